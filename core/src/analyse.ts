@@ -1,0 +1,54 @@
+import type { Catalogue } from './movement/catalogue.ts';
+import { coverDirections, type DirectionCoverage } from './order/coverage.ts';
+import { reviewOrder } from './order/review.ts';
+import type { Finding } from './order/rule.ts';
+import { roomFindings } from './order/room-findings.ts';
+import { timeFindings } from './order/time-findings.ts';
+import { chooseOptions, type Attendee, type OptionsPlan } from './people/choose-options.ts';
+import { timePlan, type TimingContext } from './plan/timing/time-plan.ts';
+import type { Timeline } from './plan/timing/timeline.ts';
+import type { Plan } from './plan/plan.ts';
+import { planProps, type Cupboard, type PropNeed } from './room/props.ts';
+
+export interface ClassContext extends TimingContext {
+  attendees: readonly Attendee[];
+  cupboard: Cupboard;
+  /** The day of the class, year-month-day: decides which cautions are in force. */
+  day: string;
+  /** How many ways of one exercise a teacher can cue at once. */
+  versionsAtOnce?: number;
+}
+
+/** Everything that follows from a plan and who comes. Nothing of it is ever stored. */
+export interface Analysis {
+  timeline: Timeline;
+  coverage: DirectionCoverage;
+  options: OptionsPlan;
+  props: PropNeed[];
+  findings: Finding[];
+}
+
+/** Common practice: more than three ways at once and some people are not seen. */
+export const VERSIONS_AT_ONCE = 3;
+
+/** The plan must have passed `checkPlan`. Cheap enough to run on every keystroke. */
+export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext): Analysis {
+  const retime = (edited: Plan) => timePlan(edited, catalogue, context);
+  const timeline = retime(plan);
+  const options = chooseOptions(plan, context.attendees, catalogue, context.day);
+  const props = planProps(timeline, options, catalogue, context.cupboard);
+  const findings = [
+    ...timeFindings(plan, catalogue, timeline, retime),
+    ...reviewOrder({ plan, catalogue, timeline, retime }),
+    ...roomFindings({
+      plan,
+      catalogue,
+      timeline,
+      options,
+      props,
+      attendees: context.attendees,
+      versionsAtOnce: context.versionsAtOnce ?? VERSIONS_AT_ONCE,
+    }),
+  ];
+  return { timeline, coverage: coverDirections(timeline), options, props, findings };
+}

@@ -1,0 +1,1 @@
+export { analyse, VERSIONS_AT_ONCE, type Analysis, type ClassContext } from './analyse.ts';

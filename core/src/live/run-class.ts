@@ -1,0 +1,181 @@
+import type { TimedItem, TimedPart, Timeline } from '../plan/timing/timeline.ts';
+import type { LiveEvent } from './events.ts';
+
+/** One stay at an item; an item that was gone back to has several. */
+export interface Visit {
+  itemId: string;
+  startedAtMs: number;
+  activeMs: number;
+}
+
+export interface RunState {
+  status: 'ready' | 'running' | 'paused' | 'ended';
+  /** Place in `timeline.items`. */
+  itemIndex: number;
+  visits: Visit[];
+  startedAtMs?: number;
+  endedAtMs?: number;
+  /** Time taught, pauses left out. */
+  activeMs: number;
+  /** Seconds added by hand, by item id. */
+  extendedS: Record<string, number>;
+  /** Options changed during the class, by item id and person id; the last one counts. */
+  moved: Record<string, Record<string, number>>;
+  notes: { itemId: string; text: string }[];
+}
+
+/**
+ * Where the class stands at `nowMs`, from nothing but its events. Events are taken in time order,
+ * each id once, so a doubled or late delivery gives the same state.
+ */
+export function runClass(
+  timeline: Timeline,
+  events: readonly LiveEvent[],
+  nowMs: number,
+): RunState {
+  const state: RunState = {
+    status: 'ready',
+    itemIndex: 0,
+    visits: [],
+    activeMs: 0,
+    extendedS: {},
+    moved: {},
+    notes: [],
+  };
+  let lastMs = 0;
+  for (const event of inOrder(events)) {
+    passTime(state, lastMs, event.atMs);
+    lastMs = event.atMs;
+    step(state, event, timeline);
+  }
+  if (state.status === 'running') passTime(state, lastMs, nowMs);
+  return state;
+}
+
+function inOrder(events: readonly LiveEvent[]): LiveEvent[] {
+  const once = new Map(events.map((event) => [event.id, event]));
+  return [...once.values()].sort((a, b) => a.atMs - b.atMs);
+}
+
+function passTime(state: RunState, fromMs: number, toMs: number): void {
+  if (state.status !== 'running') return;
+  const passed = Math.max(0, toMs - fromMs);
+  state.activeMs += passed;
+  const visit = state.visits.at(-1);
+  if (visit) visit.activeMs += passed;
+}
+
+function step(state: RunState, event: LiveEvent, timeline: Timeline): void {
+  if (state.status === 'ended') return keep(state, event);
+  switch (event.type) {
+    case 'start':
+      if (state.status !== 'ready') return;
+      state.status = 'running';
+      state.startedAtMs = event.atMs;
+      visit(state, timeline, 0, event.atMs);
+      return;
+    case 'next':
+      if (state.status === 'ready') return;
+      if (state.itemIndex + 1 >= timeline.items.length) return;
+      visit(state, timeline, state.itemIndex + 1, event.atMs);
+      return;
+    case 'back':
+      if (state.status === 'ready') return;
+      visit(state, timeline, Math.max(0, state.itemIndex - 1), event.atMs);
+      return;
+    case 'pause':
+      if (state.status === 'running') state.status = 'paused';
+      return;
+    case 'resume':
+      if (state.status === 'paused') state.status = 'running';
+      return;
+    case 'end':
+      if (state.status === 'ready') return;
+      state.status = 'ended';
+      state.endedAtMs = event.atMs;
+      return;
+    default:
+      keep(state, event);
+  }
+}
+
+/** What is noted down counts whenever it arrives, after the end as well. */
+function keep(state: RunState, event: LiveEvent): void {
+  if (event.type === 'extend') {
+    state.extendedS[event.itemId] = (state.extendedS[event.itemId] ?? 0) + event.seconds;
+  } else if (event.type === 'moved') {
+    (state.moved[event.itemId] ??= {})[event.personId] = event.option;
+  } else if (event.type === 'note') {
+    state.notes.push({ itemId: event.itemId, text: event.text });
+  }
+}
+
+function visit(state: RunState, timeline: Timeline, index: number, atMs: number): void {
+  const item = timeline.items[index];
+  if (!item) return;
+  state.itemIndex = index;
+  state.visits.push({ itemId: item.itemId, startedAtMs: atMs, activeMs: 0 });
+}
+
+/** What to show at arm's length, in seconds. */
+export interface NowView {
+  item: TimedItem;
+  next?: TimedItem;
+  /** The part that the plan's clock has reached; the last one once time is out. */
+  part: TimedPart | undefined;
+  partElapsedS: number;
+  partLeftS: number;
+  /** 1 for the first repetition; left out when the part is not counted. */
+  repetition?: number;
+  itemElapsedS: number;
+  /** Negative once the item runs over its time. */
+  itemLeftS: number;
+  classElapsedS: number;
+  /** Positive when behind the plan, negative when ahead. */
+  behindS: number;
+  endsAtS: number;
+}
+
+/** The running class as numbers for the screen; undefined before it starts or without items. */
+export function viewNow(timeline: Timeline, state: RunState): NowView | undefined {
+  const item = timeline.items[state.itemIndex];
+  const visitNow = state.visits.at(-1);
+  if (!item || !visitNow) return undefined;
+  const itemElapsedS = visitNow.activeMs / 1000;
+  const planned = item.durationS + (state.extendedS[item.itemId] ?? 0);
+  const { part, intoPartS } = partAt(item, itemElapsedS);
+  const classElapsedS = state.activeMs / 1000;
+  const reached = item.startS + Math.min(itemElapsedS, item.durationS);
+  const leftHere = Math.max(0, planned - itemElapsedS);
+  const after = timeline.totalS - (item.startS + item.durationS);
+  const next = timeline.items[state.itemIndex + 1];
+  return {
+    item,
+    ...(next ? { next } : {}),
+    part,
+    partElapsedS: intoPartS,
+    partLeftS: part ? Math.max(0, part.durationS - intoPartS) : 0,
+    ...repetitionAt(part, intoPartS),
+    itemElapsedS,
+    itemLeftS: planned - itemElapsedS,
+    classElapsedS,
+    behindS: classElapsedS - reached,
+    endsAtS: classElapsedS + leftHere + after,
+  };
+}
+
+function partAt(
+  item: TimedItem,
+  elapsedS: number,
+): { part: TimedPart | undefined; intoPartS: number } {
+  const atS = item.startS + elapsedS;
+  const part = item.parts.find((each) => atS < each.startS + each.durationS) ?? item.parts.at(-1);
+  return { part, intoPartS: part ? Math.max(0, atS - part.startS) : 0 };
+}
+
+function repetitionAt(part: TimedPart | undefined, intoPartS: number): { repetition?: number } {
+  if (!part?.count || part.firstS === undefined || part.eachS === undefined) return {};
+  const later = Math.max(0, intoPartS - part.firstS);
+  const done = intoPartS < part.firstS ? 0 : 1 + Math.floor(later / part.eachS);
+  return { repetition: Math.min(part.count, done + 1) };
+}

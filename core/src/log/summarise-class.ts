@@ -1,0 +1,58 @@
+import type { LiveEvent } from '../live/events.ts';
+import { runClass } from '../live/run-class.ts';
+import type { Timeline } from '../plan/timing/timeline.ts';
+
+/** Shorter stays are steps on the way to another item, not something taught. */
+const PASSED_OVER_S = 5;
+
+export interface LoggedItem {
+  itemId: string;
+  name: string;
+  plannedS: number;
+  actualS: number;
+  done: boolean;
+  notes: string[];
+  /** Options taken by people who moved up or down, by person id. */
+  moved: Record<string, number>;
+}
+
+export interface ClassSummary {
+  startedAtMs: number;
+  endedAtMs?: number;
+  plannedS: number;
+  /** Pauses left out. */
+  actualS: number;
+  items: LoggedItem[];
+}
+
+/** What was really done, beside what was planned; undefined when the class was never started. */
+export function summariseClass(
+  timeline: Timeline,
+  events: readonly LiveEvent[],
+  nowMs: number,
+): ClassSummary | undefined {
+  const run = runClass(timeline, events, nowMs);
+  if (run.startedAtMs === undefined) return undefined;
+  const items = timeline.items.map((item): LoggedItem => {
+    const actualMs = run.visits
+      .filter((visit) => visit.itemId === item.itemId)
+      .reduce((sum, visit) => sum + visit.activeMs, 0);
+    const actualS = Math.round(actualMs / 1000);
+    return {
+      itemId: item.itemId,
+      name: item.name,
+      plannedS: item.durationS,
+      actualS,
+      done: actualS >= PASSED_OVER_S,
+      notes: run.notes.filter((note) => note.itemId === item.itemId).map((note) => note.text),
+      moved: run.moved[item.itemId] ?? {},
+    };
+  });
+  return {
+    startedAtMs: run.startedAtMs,
+    ...(run.endedAtMs === undefined ? {} : { endedAtMs: run.endedAtMs }),
+    plannedS: timeline.totalS,
+    actualS: Math.round(run.activeMs / 1000),
+    items,
+  };
+}

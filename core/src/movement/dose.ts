@@ -1,0 +1,71 @@
+import { z } from 'zod';
+import { Sides } from './vocabulary.ts';
+
+const count = z.number().int().min(1).max(200);
+const seconds = z.number().int().min(1).max(3600);
+
+const shared = {
+  /** Whole rounds of the dose. */
+  sets: z.number().int().min(1).max(10).default(1),
+  /** `each` and `alternating` count on each side; `left` and `right` do one side only. */
+  sides: Sides.default('none'),
+  /** 2 when the movement is done one way and then the other (a circle, a clock). */
+  directions: z.number().int().min(1).max(2).default(1),
+};
+
+/** How much of an exercise is done. Seconds carry `S` in their name. */
+export const Dose = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('repetitions'), count, ...shared }),
+  z.strictObject({ kind: z.literal('breaths'), count, ...shared }),
+  /** `count` holds of `holdS` each. */
+  z.strictObject({ kind: z.literal('hold'), holdS: seconds, count: count.default(1), ...shared }),
+  /** Work for `onS`, change for `offS`, `rounds` times (each side counts its own rounds). */
+  z.strictObject({
+    kind: z.literal('timed'),
+    onS: seconds,
+    offS: z.number().int().min(0).max(600),
+    rounds: z.number().int().min(1).max(40).default(1),
+    ...shared,
+  }),
+  z.strictObject({ kind: z.literal('free'), durationS: seconds, ...shared }),
+]);
+export type Dose = z.infer<typeof Dose>;
+export type DoseKind = Dose['kind'];
+
+/** True when a second side follows the first inside the same item. */
+export function isTwoSided(dose: Dose): boolean {
+  return dose.sides === 'each' || dose.sides === 'alternating';
+}
+
+/** The dose in words, e.g. "5 each side", "45 s on, 15 s to change". */
+export function describeDose(dose: Dose): string {
+  const amount = describeAmount(dose);
+  const ways = dose.directions === 2 ? ' each way' : '';
+  const sets = dose.sets > 1 ? `${dose.sets} × ` : '';
+  return `${sets}${amount}${ways}${SIDE_WORDS[dose.sides]}`;
+}
+
+const SIDE_WORDS: Record<Sides, string> = {
+  none: '',
+  each: ' each side',
+  alternating: ' each side, alternating',
+  left: ', left only',
+  right: ', right only',
+};
+
+function describeAmount(dose: Dose): string {
+  switch (dose.kind) {
+    case 'repetitions':
+      return dose.count === 1 ? 'once' : `${dose.count} times`;
+    case 'breaths':
+      return `${dose.count} ${dose.count === 1 ? 'breath' : 'breaths'}`;
+    case 'hold':
+      return dose.count === 1 ? `hold ${dose.holdS} s` : `${dose.count} holds of ${dose.holdS} s`;
+    case 'timed':
+      return dose.rounds === 1
+        ? `${dose.onS} s on, ${dose.offS} s to change`
+        : `${dose.rounds} rounds, ${dose.onS} s on, ${dose.offS} s to change`;
+    case 'free':
+      return `${dose.durationS} s`;
+  }
+}

@@ -1,0 +1,164 @@
+import { z } from 'zod';
+import { Dose } from './dose.ts';
+import {
+  BodyPart,
+  Demand,
+  Depth,
+  Foundation,
+  Lever,
+  Machine,
+  Position,
+  Prop,
+  PropPlace,
+  PropRole,
+  SLUG,
+  SpineLoad,
+  SpineMove,
+  Tempo,
+} from './vocabulary.ts';
+
+const words = z.string().trim().min(1).max(400);
+
+export const PropUse = z.strictObject({
+  prop: Prop,
+  place: PropPlace,
+  role: PropRole,
+  count: z.number().int().min(1).max(4).default(1),
+  /** True when the option can be done without it. */
+  optional: z.boolean().default(false),
+});
+export type PropUse = z.infer<typeof PropUse>;
+
+export const MachineSetting = z.strictObject({
+  springs: words.optional(),
+  bar: z.enum(['high', 'middle', 'low', 'off']).optional(),
+  headrest: z.enum(['up', 'middle', 'down']).optional(),
+  loops: z.enum(['short', 'long', 'none']).optional(),
+  facing: z.enum(['feet to bar', 'head to bar', 'side']).optional(),
+  box: z.enum(['none', 'long', 'short']).optional(),
+});
+
+export const FoundationDepth = z.strictObject({ foundation: Foundation, depth: Depth });
+export type FoundationDepth = z.infer<typeof FoundationDepth>;
+
+/** A figure's key poses are named in `body/shapes`; an option shows one to four of them. */
+const poses = z.array(z.string().min(1)).min(1).max(4);
+
+/** One way of doing an exercise, one change away from its neighbours. */
+export const Option = z.strictObject({
+  number: z.number().int().min(1).max(4),
+  name: words,
+  /** What is different from the option before, in a few words. */
+  change: words,
+  levers: z.array(Lever).min(1),
+  demands: z.array(Demand),
+  /** How hard it works a practised body: 0 rest, 1 gentle, 2 light, 3 moderate, 4 strong, 5 very strong. */
+  effort: z.number().int().min(0).max(5),
+  feel: words,
+  stepBack: words,
+  props: z.array(PropUse).default([]),
+  settings: MachineSetting.optional(),
+  /** Only where this option is dosed, placed or loaded differently from its exercise. */
+  dose: Dose.optional(),
+  position: Position.optional(),
+  spineLoad: SpineLoad.optional(),
+  moves: z.array(SpineMove).optional(),
+  poses,
+});
+export type Option = z.infer<typeof Option>;
+
+export const Breath = z.strictObject({
+  /** One phrase a phase of the movement. */
+  phases: z.array(z.strictObject({ on: z.enum(['in', 'out', 'free']), doing: words })).min(1),
+  /** What is said when breath is left natural. */
+  natural: words,
+});
+
+export const Exercise = z
+  .strictObject({
+    slug: SLUG,
+    name: words,
+    otherNames: z.array(words).default([]),
+    /** Place in the mat order published by Pilates and Miller, Return to Life through Contrology (1945). */
+    classicOrder: z.number().int().min(1).max(34).optional(),
+    machine: Machine,
+    family: z.enum(['awareness', 'trunk', 'spine', 'hips', 'shoulders', 'plank', 'release']),
+    position: Position,
+    /** Where the body is left, when the movement travels. */
+    endPosition: Position.optional(),
+    moves: z.array(SpineMove).min(1),
+    spineLoad: SpineLoad,
+    teaches: z.array(FoundationDepth).min(1),
+    needs: z.array(FoundationDepth),
+    bodyParts: z.array(BodyPart).min(1),
+    movers: z.array(words).min(1),
+    /** Seconds to arrange the limbs before the first repetition, where that is more than usual. */
+    arrangeS: z.number().int().min(1).max(60).optional(),
+    dose: Dose,
+    /** The usual least and most, in the dose's own unit (repetitions, breaths, seconds or rounds). */
+    usual: z.strictObject({ least: z.number().int().min(1), most: z.number().int().min(1) }),
+    tempo: Tempo,
+    breath: Breath,
+    purpose: words,
+    options: z.array(Option).min(2).max(4),
+    /** The option shown to a group by default. */
+    standard: z.number().int().min(1).max(4),
+    cues: z.array(words).min(2),
+    faults: z.array(z.strictObject({ fault: words, remedy: words })).min(2),
+    prepares: z.array(SLUG).default([]),
+    counters: z.array(SLUG).default([]),
+    /** Stand-ins with the same position and a shared aim, best first. */
+    swaps: z.array(SLUG).min(1),
+    floor: z.strictObject({ lengthM: z.number().positive(), widthM: z.number().positive() }),
+  })
+  .superRefine((exercise, context) => {
+    exercise.options.forEach((option, index) => {
+      if (option.number !== index + 1) {
+        context.addIssue({
+          code: 'custom',
+          path: ['options', index, 'number'],
+          message: `options are numbered 1, 2, 3 … in order: expected ${index + 1}`,
+        });
+      }
+    });
+    if (exercise.standard > exercise.options.length) {
+      context.addIssue({
+        code: 'custom',
+        path: ['standard'],
+        message: 'the standard option does not exist',
+      });
+    }
+    if (exercise.usual.least > exercise.usual.most) {
+      context.addIssue({
+        code: 'custom',
+        path: ['usual', 'least'],
+        message: 'the usual least is more than the usual most',
+      });
+    }
+  });
+export type Exercise = z.infer<typeof Exercise>;
+/** An exercise as an author writes it, before defaults are filled in. */
+export type ExerciseInput = z.input<typeof Exercise>;
+
+/** The option with this number; the standard one when the number is unknown to the exercise. */
+export function optionOf(exercise: Exercise, number: number): Option {
+  const found = exercise.options.find((option) => option.number === number);
+  return found ?? standardOption(exercise);
+}
+
+export function standardOption(exercise: Exercise): Option {
+  const option = exercise.options[exercise.standard - 1];
+  if (!option) throw new Error(`${exercise.slug} has no option ${exercise.standard}`);
+  return option;
+}
+
+/** True for breath and resting-alignment work: what a class may begin with. */
+export function teachesAwareness(exercise: Exercise): boolean {
+  return exercise.teaches.some(
+    ({ foundation }) => foundation === 'breath' || foundation === 'settle',
+  );
+}
+
+export function teaches(exercise: Exercise, foundation: Foundation): boolean {
+  return exercise.teaches.some((taught) => taught.foundation === foundation);
+}

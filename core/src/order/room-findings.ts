@@ -1,0 +1,118 @@
+import type { Catalogue } from '../movement/catalogue.ts';
+import type { Attendee, OptionsPlan } from '../people/choose-options.ts';
+import { exerciseItemsOf, offeredOptions, type Plan } from '../plan/plan.ts';
+import { showClock } from '../plan/show-time.ts';
+import type { Timeline } from '../plan/timing/timeline.ts';
+import type { PropNeed } from '../room/props.ts';
+import type { Finding, Repair } from './rule.ts';
+
+interface RoomInput {
+  plan: Plan;
+  catalogue: Catalogue;
+  timeline: Timeline;
+  options: OptionsPlan;
+  props: readonly PropNeed[];
+  attendees: readonly Attendee[];
+  versionsAtOnce: number;
+}
+
+/** What the people who come, and the cupboard, do not fit. */
+export function roomFindings(input: RoomInput): Finding[] {
+  return [...withoutOption(input), ...tooManyVersions(input), ...propsShort(input)];
+}
+
+function withoutOption({ plan, catalogue, options, attendees }: RoomInput): Finding[] {
+  const names = new Map(attendees.map(({ person }) => [person.id, person.name]));
+  return exerciseItemsOf(plan).flatMap((item): Finding[] => {
+    const exercise = catalogue.require(item.exercise);
+    const resting = (options.versions.get(item.id) ?? [])
+      .filter(({ choice }) => choice.kind === 'rest')
+      .filter(({ choice }) => !choice.reasons.some((reason) => reason.code === 'by-hand'))
+      .flatMap((version) => version.people);
+    if (resting.length === 0) return [];
+    const who = listNames(resting.map((id) => names.get(id) ?? id));
+    return [
+      {
+        rule: 'everyone-has-an-option',
+        kind: 'care',
+        statement: 'Everyone who comes has an option, or an exercise that stands in.',
+        why: 'Whoever has nothing to do either rests without having been told to, or joins in what does not suit them.',
+        key: `option ${item.id}`,
+        itemIds: [item.id],
+        sentence: `${who} ${resting.length > 1 ? 'have' : 'has'} no option in ${exercise.name} and nothing that stands in.`,
+        repairs: offerMore(item, exercise.options.length, offeredOptions(item, exercise)),
+      },
+    ];
+  });
+}
+
+/** Offering every option again, or leaving the exercise out. */
+function offerMore(item: { id: string }, all: number, offered: number[]): Repair[] {
+  const remove: Repair = {
+    label: 'Leave it out',
+    edit: { type: 'removeItem', itemId: item.id },
+  };
+  if (offered.length === all) return [remove];
+  return [{ label: 'Offer every option', edit: { type: 'setOptions', itemId: item.id } }, remove];
+}
+
+function tooManyVersions({ plan, catalogue, options, versionsAtOnce }: RoomInput): Finding[] {
+  return exerciseItemsOf(plan).flatMap((item): Finding[] => {
+    const versions = options.versions.get(item.id) ?? [];
+    if (versions.length <= versionsAtOnce) return [];
+    const exercise = catalogue.require(item.exercise);
+    const busiest = versions
+      .flatMap(({ choice, people }) =>
+        choice.kind === 'option' ? [{ option: choice.option, count: people.length }] : [],
+      )
+      .sort((a, b) => b.count - a.count)
+      .slice(0, versionsAtOnce - 1)
+      .map(({ option }) => option)
+      .sort((a, b) => a - b);
+    return [
+      {
+        rule: 'versions-at-once',
+        kind: 'flow',
+        statement: `At most ${versionsAtOnce} ways of one exercise are cued at once.`,
+        why: 'With more, some people are not seen and some options are never spoken.',
+        key: `versions ${item.id}`,
+        itemIds: [item.id],
+        sentence: `${exercise.name} would run in ${versions.length} ways at once; ${versionsAtOnce} can be cued.`,
+        repairs:
+          busiest.length > 0
+            ? [
+                {
+                  label: `Offer only ${busiest.join(' and ')}`,
+                  edit: { type: 'setOptions', itemId: item.id, options: busiest },
+                },
+              ]
+            : [],
+      },
+    ];
+  });
+}
+
+function propsShort({ props, timeline }: RoomInput): Finding[] {
+  return props
+    .filter((need) => need.short > 0)
+    .map((need) => {
+      const first = need.spans[0];
+      const name = need.prop.replace('-', ' ');
+      return {
+        rule: 'props-suffice',
+        kind: 'flow' as const,
+        statement: 'There are enough props for everyone who comes.',
+        why: 'A prop that is missing is found out in the middle of the flow.',
+        key: `prop ${need.prop}`,
+        itemIds: need.spans.map((span) => span.itemId),
+        sentence: `${need.short} ${name} short: ${need.inAll} wanted, ${need.owned} in the cupboard, first at ${showClock(first?.startS ?? 0)} of ${showClock(timeline.totalS)}. Stands in: ${need.standsIn}.`,
+        repairs: [],
+      };
+    });
+}
+
+function listNames(names: string[]): string {
+  return names.length < 2
+    ? names.join('')
+    : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
+}

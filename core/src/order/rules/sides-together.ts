@@ -1,0 +1,158 @@
+import type { Catalogue } from '../../movement/catalogue.ts';
+import { describeDose, type Dose } from '../../movement/dose.ts';
+import type { Side } from '../../movement/vocabulary.ts';
+import { doseOf, itemsOf, type ExerciseItem, type Plan } from '../../plan/plan.ts';
+import type { Edit } from '../../plan/edits.ts';
+import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';
+import { freshItemId, placeAt } from '../running-order.ts';
+
+interface OneSided {
+  item: ExerciseItem;
+  side: Side;
+  dose: Dose;
+  /** Place in the running order, pauses counted. */
+  at: number;
+}
+
+/** One-sided items that stand together on one side. */
+type Block = OneSided[];
+
+export const sidesTogether: Rule = {
+  id: 'sides-together',
+  statement:
+    "The second side follows the first side's block at once: same items, same order, same dose.",
+  kind: 'order',
+  why: 'A side left for later is the side that gets fewer repetitions, or none.',
+  find(context) {
+    const blocks = blocksOf(context.plan, context.catalogue);
+    const problems: Problem[] = [];
+    for (let index = 0; index < blocks.length; index += 1) {
+      const first = blocks[index] ?? [];
+      const second = blocks[index + 1];
+      const isAnswered = second && second[0]?.side !== first[0]?.side && follows(first, second);
+      if (isAnswered && sameWork(first, second)) {
+        index += 1;
+        continue;
+      }
+      problems.push(unanswered(context, first, isAnswered ? second : undefined));
+      if (isAnswered) index += 1;
+    }
+    return problems;
+  },
+};
+
+function blocksOf(plan: Plan, catalogue: Catalogue): Block[] {
+  const blocks: Block[] = [];
+  itemsOf(plan).forEach((item, at) => {
+    if (item.kind !== 'exercise') return;
+    const dose = doseOf(item, catalogue.require(item.exercise));
+    if (dose.sides !== 'left' && dose.sides !== 'right') return;
+    const oneSided = { item, side: dose.sides, dose, at };
+    const last = blocks.at(-1);
+    const previous = last?.at(-1);
+    if (last && previous?.side === dose.sides && previous.at === at - 1) last.push(oneSided);
+    else blocks.push([oneSided]);
+  });
+  return blocks;
+}
+
+function follows(first: Block, second: Block): boolean {
+  return second[0]?.at === (first.at(-1)?.at ?? 0) + 1;
+}
+
+function sameWork(first: Block, second: Block): boolean {
+  return (
+    first.length === second.length &&
+    first.every((one, index) => {
+      const other = second[index];
+      return (
+        other?.item.exercise === one.item.exercise &&
+        JSON.stringify({ ...other.dose, sides: '' }) === JSON.stringify({ ...one.dose, sides: '' })
+      );
+    })
+  );
+}
+
+function unanswered(context: RuleContext, first: Block, second: Block | undefined): Problem {
+  const { catalogue } = context;
+  const side = first[0]?.side ?? 'left';
+  const names = (block: Block) =>
+    block.map((one) => catalogue.require(one.item.exercise).name).join(', ');
+  const sentence = second
+    ? `The ${opposite(side)} side does ${say(second, catalogue)}, the ${side} side ${say(first, catalogue)}.`
+    : `${names(first)} is done on the ${side}, and the ${opposite(side)} side does not follow at once.`;
+  return {
+    key: first.map((one) => one.item.id).join(' '),
+    itemIds: [...first, ...(second ?? [])].map((one) => one.item.id),
+    sentence,
+    candidates: () => repairs(context, first, second),
+  };
+}
+
+function say(block: Block, catalogue: Catalogue): string {
+  return block
+    .map((one) => {
+      const bare = { ...one.dose, sides: 'none' as const };
+      return `${catalogue.require(one.item.exercise).name} ${describeDose(bare)}`;
+    })
+    .join(', ');
+}
+
+function opposite(side: Side): Side {
+  return side === 'left' ? 'right' : 'left';
+}
+
+function repairs(context: RuleContext, first: Block, second: Block | undefined): Repair[] {
+  const side = first[0]?.side ?? 'left';
+  const bothInOne: Repair = {
+    label: 'Do both sides in each exercise',
+    edit: {
+      type: 'together',
+      edits: [
+        ...first.map((one) => ({
+          type: 'setDose' as const,
+          itemId: one.item.id,
+          dose: { ...one.dose, sides: 'each' as const },
+        })),
+        ...(second ?? []).map((one) => ({ type: 'removeItem' as const, itemId: one.item.id })),
+      ],
+    },
+  };
+  const mirrored: Repair = {
+    label: `Add the same on the ${opposite(side)}`,
+    edit: mirror(context.plan, first, second),
+  };
+  return [mirrored, bothInOne];
+}
+
+/** Puts the other side's copy straight after the block, in place of an unequal one. */
+function mirror(plan: Plan, first: Block, second: Block | undefined): Edit {
+  const removals = (second ?? []).map((one) => ({
+    type: 'removeItem' as const,
+    itemId: one.item.id,
+  }));
+  const taken: string[] = [];
+  const after = (first.at(-1)?.at ?? 0) + 1;
+  const place = placeBehind(plan, first) ?? placeAt(plan, after);
+  const additions = first.map((one, index) => {
+    const id = freshItemId(plan, one.item.exercise, taken);
+    taken.push(id);
+    const sides = opposite(one.side);
+    return {
+      type: 'addItem' as const,
+      segmentId: place?.segmentId ?? '',
+      index: (place?.index ?? 0) + index,
+      item: { ...one.item, id, dose: { ...one.dose, sides } },
+    };
+  });
+  return { type: 'together', edits: [...removals, ...additions] };
+}
+
+function placeBehind(plan: Plan, block: Block) {
+  const last = block.at(-1);
+  for (const segment of plan.segments) {
+    const index = segment.items.findIndex((item) => item.id === last?.item.id);
+    if (index >= 0) return { segmentId: segment.id, index: index + 1 };
+  }
+  return undefined;
+}

@@ -1,0 +1,52 @@
+import type { Catalogue } from '../movement/catalogue.ts';
+import type { Exercise } from '../movement/exercise.ts';
+import type { Edit } from '../plan/edits.ts';
+import type { ExerciseItem, Plan, PlanPlace } from '../plan/plan.ts';
+import type { TimedItem, Timeline } from '../plan/timing/timeline.ts';
+
+/** The exercise items of a timeline, in running order. */
+export function workingItems(timeline: Timeline): TimedItem[] {
+  return timeline.items.filter((item) => item.kind === 'exercise');
+}
+
+export function exerciseOf(item: TimedItem, catalogue: Catalogue): Exercise {
+  return catalogue.require(item.exercise ?? '');
+}
+
+/** A place in the running order, as a segment and an index in it. */
+export function placeAt(plan: Plan, orderIndex: number): PlanPlace | undefined {
+  let left = orderIndex;
+  for (const segment of plan.segments) {
+    if (left <= segment.items.length) return { segmentId: segment.id, index: left };
+    left -= segment.items.length;
+  }
+  const last = plan.segments.at(-1);
+  return last && { segmentId: last.id, index: last.items.length };
+}
+
+/** An id for a new item that the plan does not use yet. */
+export function freshItemId(plan: Plan, slug: string, taken: readonly string[] = []): string {
+  const used = new Set([
+    ...taken,
+    ...plan.segments.flatMap((segment) => [segment.id, ...segment.items.map((item) => item.id)]),
+  ]);
+  let number = 1;
+  while (used.has(`${slug.slice(0, 56)}-${number}`)) number += 1;
+  return `${slug.slice(0, 56)}-${number}`;
+}
+
+export function newItem(plan: Plan, exercise: Exercise): ExerciseItem {
+  return {
+    kind: 'exercise',
+    id: freshItemId(plan, exercise.slug),
+    exercise: exercise.slug,
+    restS: 0,
+    note: '',
+  };
+}
+
+/** Adds an exercise at a place in the running order (counted over all segments). */
+export function addAt(plan: Plan, orderIndex: number, exercise: Exercise): Edit | undefined {
+  const place = placeAt(plan, orderIndex);
+  return place && { type: 'addItem', ...place, item: newItem(plan, exercise) };
+}

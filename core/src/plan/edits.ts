@@ -1,0 +1,311 @@
+import { z } from 'zod';
+import { Dose } from '../movement/dose.ts';
+import {
+  Item,
+  Plan,
+  PlanDetails,
+  Segment,
+  TeachingStyle,
+  placeOf,
+  type ExerciseItem,
+  type PauseItem,
+} from './plan.ts';
+
+const id = z.string().min(1);
+const index = z.number().int().min(0);
+
+const SingleEdit = z.discriminatedUnion('type', [
+  z.strictObject({ type: z.literal('addItem'), segmentId: id, index, item: Item }),
+  z.strictObject({ type: z.literal('removeItem'), itemId: id }),
+  z.strictObject({ type: z.literal('moveItem'), itemId: id, segmentId: id, index }),
+  z.strictObject({ type: z.literal('setDose'), itemId: id, dose: Dose.optional() }),
+  z.strictObject({
+    type: z.literal('setOptions'),
+    itemId: id,
+    options: z.array(z.number().int().min(1).max(4)).min(1).optional(),
+  }),
+  z.strictObject({
+    type: z.literal('setTeaching'),
+    itemId: id,
+    teaching: TeachingStyle.optional(),
+  }),
+  z.strictObject({
+    type: z.literal('setRest'),
+    itemId: id,
+    restS: z.number().int().min(0).max(600),
+  }),
+  z.strictObject({
+    type: z.literal('setPause'),
+    itemId: id,
+    label: z.string().trim().min(1).max(120),
+    durationS: z.number().int().min(5).max(1800),
+  }),
+  z.strictObject({ type: z.literal('setNote'), itemId: id, note: z.string().max(1000) }),
+  z.strictObject({ type: z.literal('addSegment'), index, segment: Segment }),
+  z.strictObject({ type: z.literal('removeSegment'), segmentId: id }),
+  z.strictObject({ type: z.literal('moveSegment'), segmentId: id, index }),
+  z.strictObject({
+    type: z.literal('renameSegment'),
+    segmentId: id,
+    name: z.string().trim().min(1).max(120),
+  }),
+  z.strictObject({ type: z.literal('setDetails'), details: PlanDetails.partial() }),
+]);
+type SingleEdit = z.infer<typeof SingleEdit>;
+
+/** A named change of a plan. Several that belong together are undone together. */
+export type Edit = SingleEdit | { type: 'together'; edits: SingleEdit[] };
+
+export type EditResult =
+  { ok: true; plan: Plan; inverse: Edit } | { ok: false; reason: EditRefusal };
+
+/** Why an edit can't be made; `id` is what was not found. */
+export type EditRefusal =
+  | { code: 'no-item'; id: string }
+  | { code: 'no-segment'; id: string }
+  | { code: 'wrong-kind'; id: string }
+  | { code: 'id-taken'; id: string };
+
+/** Applies an edit without touching the plan given; the inverse restores it exactly. */
+export function applyEdit(plan: Plan, edit: Edit): EditResult {
+  if (edit.type !== 'together') return applySingle(plan, edit);
+  let current = plan;
+  const inverses: SingleEdit[] = [];
+  for (const single of edit.edits) {
+    const result = applySingle(current, single);
+    if (!result.ok) return result;
+    current = result.plan;
+    inverses.unshift(
+      ...(result.inverse.type === 'together' ? result.inverse.edits : [result.inverse]),
+    );
+  }
+  return { ok: true, plan: current, inverse: { type: 'together', edits: inverses } };
+}
+
+function applySingle(plan: Plan, edit: SingleEdit): EditResult {
+  switch (edit.type) {
+    case 'addItem':
+      return addItem(plan, edit.segmentId, edit.index, edit.item);
+    case 'removeItem':
+      return removeItem(plan, edit.itemId);
+    case 'moveItem':
+      return moveItem(plan, edit);
+    case 'setDose':
+      return changeExercise(plan, edit.itemId, (item) => ({
+        next: withOptional(item, 'dose', edit.dose),
+        inverse: { type: 'setDose', itemId: item.id, dose: item.dose },
+      }));
+    case 'setOptions':
+      return changeExercise(plan, edit.itemId, (item) => ({
+        next: withOptional(item, 'options', edit.options),
+        inverse: { type: 'setOptions', itemId: item.id, options: item.options },
+      }));
+    case 'setTeaching':
+      return changeExercise(plan, edit.itemId, (item) => ({
+        next: withOptional(item, 'teaching', edit.teaching),
+        inverse: { type: 'setTeaching', itemId: item.id, teaching: item.teaching },
+      }));
+    case 'setRest':
+      return changeExercise(plan, edit.itemId, (item) => ({
+        next: { ...item, restS: edit.restS },
+        inverse: { type: 'setRest', itemId: item.id, restS: item.restS },
+      }));
+    case 'setPause':
+      return changePause(plan, edit.itemId, (item) => ({
+        next: { ...item, label: edit.label, durationS: edit.durationS },
+        inverse: {
+          type: 'setPause',
+          itemId: item.id,
+          label: item.label,
+          durationS: item.durationS,
+        },
+      }));
+    case 'setNote':
+      return changeItem(plan, edit.itemId, (item) => ({
+        next: { ...item, note: edit.note },
+        inverse: { type: 'setNote', itemId: item.id, note: item.note },
+      }));
+    case 'addSegment':
+      return addSegment(plan, edit.index, edit.segment);
+    case 'removeSegment':
+      return removeSegment(plan, edit.segmentId);
+    case 'moveSegment':
+      return moveSegment(plan, edit.segmentId, edit.index);
+    case 'renameSegment':
+      return renameSegment(plan, edit.segmentId, edit.name);
+    case 'setDetails': {
+      const keys = Object.keys(edit.details) as (keyof PlanDetails)[];
+      const before = Object.fromEntries(keys.map((key) => [key, plan[key]]));
+      return {
+        ok: true,
+        plan: { ...plan, ...edit.details },
+        inverse: { type: 'setDetails', details: before },
+      };
+    }
+  }
+}
+
+function refuse(code: EditRefusal['code'], refusedId: string): EditResult {
+  return { ok: false, reason: { code, id: refusedId } };
+}
+
+function isTaken(plan: Plan, wanted: string): boolean {
+  return plan.segments.some(
+    (segment) => segment.id === wanted || segment.items.some((item) => item.id === wanted),
+  );
+}
+
+function addItem(plan: Plan, segmentId: string, at: number, item: Item): EditResult {
+  const segment = plan.segments.find((candidate) => candidate.id === segmentId);
+  if (!segment) return refuse('no-segment', segmentId);
+  if (isTaken(plan, item.id)) return refuse('id-taken', item.id);
+  return {
+    ok: true,
+    plan: withItems(plan, segmentId, segment.items.toSpliced(clamp(at, segment.items), 0, item)),
+    inverse: { type: 'removeItem', itemId: item.id },
+  };
+}
+
+function removeItem(plan: Plan, itemId: string): EditResult {
+  const place = placeOf(plan, itemId);
+  const segment = plan.segments.find((candidate) => candidate.id === place?.segmentId);
+  const item = place && segment?.items[place.index];
+  if (!place || !segment || !item) return refuse('no-item', itemId);
+  return {
+    ok: true,
+    plan: withItems(plan, segment.id, segment.items.toSpliced(place.index, 1)),
+    inverse: { type: 'addItem', segmentId: segment.id, index: place.index, item },
+  };
+}
+
+/** `index` counts in the segment as it stands once the item has been lifted out. */
+function moveItem(
+  plan: Plan,
+  edit: { itemId: string; segmentId: string; index: number },
+): EditResult {
+  const from = placeOf(plan, edit.itemId);
+  if (!from) return refuse('no-item', edit.itemId);
+  const lifted = removeItem(plan, edit.itemId);
+  if (!lifted.ok || lifted.inverse.type !== 'addItem') return lifted;
+  const dropped = addItem(lifted.plan, edit.segmentId, edit.index, lifted.inverse.item);
+  if (!dropped.ok) return dropped;
+  return {
+    ok: true,
+    plan: dropped.plan,
+    inverse: {
+      type: 'moveItem',
+      itemId: edit.itemId,
+      segmentId: from.segmentId,
+      index: from.index,
+    },
+  };
+}
+
+function changeItem(
+  plan: Plan,
+  itemId: string,
+  change: (item: Item) => { next: Item; inverse: SingleEdit },
+): EditResult {
+  const place = placeOf(plan, itemId);
+  const segment = plan.segments.find((candidate) => candidate.id === place?.segmentId);
+  const item = place && segment?.items[place.index];
+  if (!place || !segment || !item) return refuse('no-item', itemId);
+  const { next, inverse } = change(item);
+  return {
+    ok: true,
+    plan: withItems(plan, segment.id, segment.items.with(place.index, next)),
+    inverse,
+  };
+}
+
+function changeExercise(
+  plan: Plan,
+  itemId: string,
+  change: (item: ExerciseItem) => { next: Item; inverse: SingleEdit },
+): EditResult {
+  if (kindOf(plan, itemId) === 'pause') return refuse('wrong-kind', itemId);
+  return changeItem(plan, itemId, (item) => change(item as ExerciseItem));
+}
+
+function changePause(
+  plan: Plan,
+  itemId: string,
+  change: (item: PauseItem) => { next: Item; inverse: SingleEdit },
+): EditResult {
+  if (kindOf(plan, itemId) === 'exercise') return refuse('wrong-kind', itemId);
+  return changeItem(plan, itemId, (item) => change(item as PauseItem));
+}
+
+function kindOf(plan: Plan, itemId: string): Item['kind'] | undefined {
+  return plan.segments.flatMap((segment) => segment.items).find((item) => item.id === itemId)?.kind;
+}
+
+/** Sets a field, or takes it away so that the document stays as it was before it had one. */
+function withOptional<K extends 'dose' | 'options' | 'teaching'>(
+  item: ExerciseItem,
+  key: K,
+  value: ExerciseItem[K],
+): ExerciseItem {
+  const { [key]: _dropped, ...rest } = item;
+  return (value === undefined ? rest : { ...rest, [key]: value }) as ExerciseItem;
+}
+
+function addSegment(plan: Plan, at: number, segment: Segment): EditResult {
+  for (const wanted of [segment.id, ...segment.items.map((item) => item.id)]) {
+    if (isTaken(plan, wanted)) return refuse('id-taken', wanted);
+  }
+  return {
+    ok: true,
+    plan: { ...plan, segments: plan.segments.toSpliced(clamp(at, plan.segments), 0, segment) },
+    inverse: { type: 'removeSegment', segmentId: segment.id },
+  };
+}
+
+function removeSegment(plan: Plan, segmentId: string): EditResult {
+  const at = plan.segments.findIndex((segment) => segment.id === segmentId);
+  const segment = plan.segments[at];
+  if (!segment) return refuse('no-segment', segmentId);
+  return {
+    ok: true,
+    plan: { ...plan, segments: plan.segments.toSpliced(at, 1) },
+    inverse: { type: 'addSegment', index: at, segment },
+  };
+}
+
+function moveSegment(plan: Plan, segmentId: string, to: number): EditResult {
+  const at = plan.segments.findIndex((segment) => segment.id === segmentId);
+  const segment = plan.segments[at];
+  if (!segment) return refuse('no-segment', segmentId);
+  const without = plan.segments.toSpliced(at, 1);
+  return {
+    ok: true,
+    plan: { ...plan, segments: without.toSpliced(clamp(to, without), 0, segment) },
+    inverse: { type: 'moveSegment', segmentId, index: at },
+  };
+}
+
+function renameSegment(plan: Plan, segmentId: string, name: string): EditResult {
+  const segment = plan.segments.find((candidate) => candidate.id === segmentId);
+  if (!segment) return refuse('no-segment', segmentId);
+  return {
+    ok: true,
+    plan: {
+      ...plan,
+      segments: plan.segments.map((each) => (each.id === segmentId ? { ...each, name } : each)),
+    },
+    inverse: { type: 'renameSegment', segmentId, name: segment.name },
+  };
+}
+
+function withItems(plan: Plan, segmentId: string, items: Item[]): Plan {
+  return {
+    ...plan,
+    segments: plan.segments.map((segment) =>
+      segment.id === segmentId ? { ...segment, items } : segment,
+    ),
+  };
+}
+
+function clamp(at: number, list: readonly unknown[]): number {
+  return Math.min(at, list.length);
+}

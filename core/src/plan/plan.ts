@@ -1,0 +1,167 @@
+import { z } from 'zod';
+import type { Catalogue } from '../movement/catalogue.ts';
+import { Dose } from '../movement/dose.ts';
+import type { Exercise } from '../movement/exercise.ts';
+import { Machine, SLUG } from '../movement/vocabulary.ts';
+
+const id = z
+  .string()
+  .min(1)
+  .max(64)
+  .regex(/^[A-Za-z0-9_-]+$/, 'use letters, digits, _ and -');
+const title = z.string().trim().min(1, 'give it a name').max(120);
+
+export const TEACHING_STYLES = ['full', 'brief', 'none'] as const;
+export const TeachingStyle = z.enum(TEACHING_STYLES);
+export type TeachingStyle = z.infer<typeof TeachingStyle>;
+
+export const ExerciseItem = z.strictObject({
+  kind: z.literal('exercise'),
+  id,
+  exercise: SLUG,
+  /** The exercise's own dose when left out. */
+  dose: Dose.optional(),
+  /** Option numbers on offer; all of them when left out. */
+  options: z.array(z.number().int().min(1).max(4)).min(1).max(4).optional(),
+  /** `full` when it is new to the group, `none` when it only repeats; worked out when left out. */
+  teaching: TeachingStyle.optional(),
+  restS: z.number().int().min(0).max(600).default(0),
+  note: z.string().max(1000).default(''),
+});
+export type ExerciseItem = z.infer<typeof ExerciseItem>;
+
+/** Talk, water, the way in and out: time in which nobody exercises. */
+export const PauseItem = z.strictObject({
+  kind: z.literal('pause'),
+  id,
+  label: title,
+  durationS: z.number().int().min(5).max(1800),
+  note: z.string().max(1000).default(''),
+});
+export type PauseItem = z.infer<typeof PauseItem>;
+
+export const Item = z.discriminatedUnion('kind', [ExerciseItem, PauseItem]);
+export type Item = z.infer<typeof Item>;
+
+export const Segment = z.strictObject({ id, name: title, items: z.array(Item).max(80) });
+export type Segment = z.infer<typeof Segment>;
+
+/** What the rules and defaults of a class follow. */
+export const SCHOOLS = ['foundations-first', 'graded-load', 'timed-sets', 'classic'] as const;
+export const School = z.enum(SCHOOLS);
+export type School = z.infer<typeof School>;
+
+export const PlanDetails = z.strictObject({
+  title,
+  machine: Machine,
+  school: School,
+  /** How long the class may last. */
+  targetS: z.number().int().min(300).max(10800),
+  /** What the teacher wants to remember about the whole class. */
+  note: z.string().max(4000),
+});
+export type PlanDetails = z.infer<typeof PlanDetails>;
+
+/** One class plan, as stored and exchanged. */
+export const Plan = z
+  .strictObject({
+    format: z.literal('wrenfern-plan/1'),
+    title,
+    machine: Machine.default('mat'),
+    school: School.default('foundations-first'),
+    targetS: PlanDetails.shape.targetS,
+    note: PlanDetails.shape.note.default(''),
+    segments: z.array(Segment).max(20),
+  })
+  .superRefine((plan, context) => {
+    const seen = new Set<string>();
+    plan.segments.forEach((segment, segmentIndex) => {
+      check(segment.id, ['segments', segmentIndex, 'id']);
+      segment.items.forEach((item, itemIndex) =>
+        check(item.id, ['segments', segmentIndex, 'items', itemIndex, 'id']),
+      );
+    });
+    function check(value: string, path: (string | number)[]) {
+      if (seen.has(value)) {
+        context.addIssue({ code: 'custom', path, message: `the id "${value}" is used twice` });
+      }
+      seen.add(value);
+    }
+  });
+export type Plan = z.infer<typeof Plan>;
+
+/** A fault of a plan that its schema can't see, with the path of the field to mend. */
+export interface PlanProblem {
+  path: (string | number)[];
+  message: string;
+}
+
+/** Checks the plan against a catalogue: every slug and option number must exist. */
+export function checkPlan(plan: Plan, catalogue: Catalogue): PlanProblem[] {
+  const problems: PlanProblem[] = [];
+  plan.segments.forEach((segment, segmentIndex) =>
+    segment.items.forEach((item, itemIndex) => {
+      if (item.kind !== 'exercise') return;
+      const path = ['segments', segmentIndex, 'items', itemIndex];
+      const exercise = catalogue.get(item.exercise);
+      if (!exercise) {
+        problems.push({
+          path: [...path, 'exercise'],
+          message: `no exercise is called "${item.exercise}"`,
+        });
+        return;
+      }
+      item.options?.forEach((number, index) => {
+        if (number > exercise.options.length) {
+          problems.push({
+            path: [...path, 'options', index],
+            message: `${exercise.name} has ${exercise.options.length} options, no number ${number}`,
+          });
+        }
+      });
+    }),
+  );
+  return problems;
+}
+
+/** Every item in running order. */
+export function itemsOf(plan: Plan): Item[] {
+  return plan.segments.flatMap((segment) => segment.items);
+}
+
+export function exerciseItemsOf(plan: Plan): ExerciseItem[] {
+  return itemsOf(plan).filter((item) => item.kind === 'exercise');
+}
+
+/** The dose that will be done: the item's own, else the exercise's. */
+export function doseOf(item: ExerciseItem, exercise: Exercise): Dose {
+  return item.dose ?? exercise.dose;
+}
+
+/** The option numbers on offer, lowest first. */
+export function offeredOptions(item: ExerciseItem, exercise: Exercise): number[] {
+  return item.options
+    ? [...item.options].sort((a, b) => a - b)
+    : exercise.options.map((option) => option.number);
+}
+
+/** The option that the group is shown: the standard one, or the nearest on offer below it. */
+export function shownOption(item: ExerciseItem, exercise: Exercise): number {
+  const offered = offeredOptions(item, exercise);
+  const upToStandard = offered.filter((number) => number <= exercise.standard);
+  return upToStandard.at(-1) ?? offered[0] ?? exercise.standard;
+}
+
+export interface PlanPlace {
+  segmentId: string;
+  index: number;
+}
+
+/** Where an item stands, or undefined when the plan does not hold it. */
+export function placeOf(plan: Plan, itemId: string): PlanPlace | undefined {
+  for (const segment of plan.segments) {
+    const index = segment.items.findIndex((item) => item.id === itemId);
+    if (index >= 0) return { segmentId: segment.id, index };
+  }
+  return undefined;
+}

@@ -1,0 +1,276 @@
+import type { Catalogue } from '../../movement/catalogue.ts';
+import { optionOf, type Exercise, type Option } from '../../movement/exercise.ts';
+import type { Position } from '../../movement/vocabulary.ts';
+import {
+  doseOf,
+  offeredOptions,
+  shownOption,
+  type ExerciseItem,
+  type PauseItem,
+  type Plan,
+  type TeachingStyle,
+} from '../plan.ts';
+import { likelyRange } from './likely-range.ts';
+import { SPREAD, TEACHING, TEACHING_SPEED, STEADY_PACE, type Pace } from './pace.ts';
+import { setUpBetween, type Stance } from './set-up.ts';
+import type { TimedItem, TimedPart, Timeline } from './timeline.ts';
+import { workParts, type LoosePart } from './work.ts';
+
+export interface TimingContext {
+  pace?: Pace;
+  /** Exercises that the group knows; left out when nothing is known of the group. */
+  familiar?: ReadonlySet<string>;
+}
+
+/** What carries over from one item to the next while the class is laid out. */
+interface Walk {
+  atS: number;
+  stance?: Stance;
+  met: Set<Position>;
+  done: Set<string>;
+  /** The last change by the clock: the next set-up and words happen inside it. */
+  openChange?: { item: TimedItem; part: TimedPart };
+}
+
+/**
+ * Lays a plan out in time: the start and end of every part of every item, by side, with a reason each.
+ * The plan must have passed `checkPlan`. Pure: the same input gives the same seconds.
+ */
+export function timePlan(plan: Plan, catalogue: Catalogue, context: TimingContext = {}): Timeline {
+  const walk: Walk = { atS: 0, met: new Set(), done: new Set() };
+  const laidOut = plan.segments.map((segment) => ({
+    segment,
+    items: segment.items.map((item) =>
+      item.kind === 'pause'
+        ? layOutPause(item, segment.id, walk)
+        : layOutExercise(item, segment.id, catalogue, context, walk),
+    ),
+  }));
+  let segmentStartS = 0;
+  const segments = laidOut.map(({ segment, items }) => {
+    const startS = items[0]?.startS ?? segmentStartS;
+    const durationS = items.reduce((sum, item) => sum + item.durationS, 0);
+    segmentStartS = startS + durationS;
+    return { segmentId: segment.id, name: segment.name, startS, durationS, items };
+  });
+  const items = segments.flatMap((segment) => segment.items);
+  return {
+    totalS: walk.atS,
+    targetS: plan.targetS,
+    overS: walk.atS - plan.targetS,
+    likely: likelyRange(items, walk.atS),
+    segments,
+    items,
+  };
+}
+
+function layOutPause(item: PauseItem, segmentId: string, walk: Walk): TimedItem {
+  walk.openChange = undefined;
+  return place(walk, {
+    itemId: item.id,
+    segmentId,
+    kind: 'pause',
+    name: item.label,
+    moves: [],
+    effort: 0,
+    spineLoad: 0,
+    parts: [
+      {
+        kind: 'pause',
+        durationS: item.durationS,
+        reason: `${item.durationS} s as set`,
+        source: 'set in the plan',
+        spread: SPREAD.clocked,
+      },
+    ],
+  });
+}
+
+function layOutExercise(
+  item: ExerciseItem,
+  segmentId: string,
+  catalogue: Catalogue,
+  context: TimingContext,
+  walk: Walk,
+): TimedItem {
+  const exercise = catalogue.require(item.exercise);
+  const option = optionOf(exercise, shownOption(item, exercise));
+  const pace = context.pace ?? STEADY_PACE;
+  const dose = item.dose ?? option.dose ?? doseOf(item, exercise);
+  const teaching = teachingStyle(item, exercise, context, walk);
+  const stance: Stance = {
+    exercise: exercise.slug,
+    position: option.position ?? exercise.position,
+    props: option.props.filter((use) => !use.optional),
+  };
+  const before = [
+    ...setUp(walk, stance, exercise, pace),
+    ...spokenBefore(item, exercise, teaching, pace, walk),
+  ];
+  absorbIntoChange(walk, before);
+  const work = workParts({
+    dose,
+    tempo: exercise.tempo,
+    position: stance.position,
+    teaching,
+    pace,
+  });
+  const parts = [...before, ...work, ...spokenOver(item, exercise, teaching, pace), ...rest(item)];
+  walk.stance = { ...stance, position: exercise.endPosition ?? stance.position };
+  walk.met.add(stance.position).add(walk.stance.position);
+  walk.done.add(exercise.slug);
+  const timed = place(walk, {
+    itemId: item.id,
+    segmentId,
+    kind: 'exercise',
+    name: exercise.name,
+    exercise: exercise.slug,
+    option: option.number,
+    position: stance.position,
+    endPosition: walk.stance.position,
+    ...bodyOf(exercise, option),
+    parts,
+  });
+  const last = timed.parts.at(-1);
+  walk.openChange =
+    dose.kind === 'timed' && last?.kind === 'rest' ? { item: timed, part: last } : undefined;
+  return timed;
+}
+
+/** Takes the seconds of the coming set-up and words out of the change that the clock gives. */
+function absorbIntoChange(walk: Walk, before: readonly LoosePart[]): void {
+  const change = walk.openChange;
+  if (!change) return;
+  const needed = before.reduce((sum, part) => sum + part.durationS, 0);
+  const taken = Math.min(change.part.durationS, needed);
+  change.part.durationS -= taken;
+  change.item.durationS -= taken;
+  walk.atS -= taken;
+  if (change.part.durationS === 0) change.item.parts.pop();
+}
+
+function bodyOf(exercise: Exercise, option: Option) {
+  return {
+    moves: option.moves ?? exercise.moves,
+    effort: option.effort,
+    spineLoad: option.spineLoad ?? exercise.spineLoad,
+  };
+}
+
+/** Gives every part its start and moves the clock on. */
+function place(
+  walk: Walk,
+  item: Omit<TimedItem, 'startS' | 'durationS' | 'parts'> & { parts: LoosePart[] },
+): TimedItem {
+  const startS = walk.atS;
+  const parts: TimedPart[] = item.parts
+    .filter((part) => part.durationS > 0)
+    .map((part) => {
+      const placed = { ...part, startS: walk.atS };
+      walk.atS += part.durationS;
+      return placed;
+    });
+  return { ...item, parts, startS, durationS: walk.atS - startS };
+}
+
+function setUp(walk: Walk, stance: Stance, exercise: Exercise, pace: Pace): LoosePart[] {
+  const cost = setUpBetween(walk.stance, stance, walk.met, exercise.arrangeS);
+  return [
+    {
+      kind: 'set-up',
+      durationS: Math.round(cost.seconds * pace.setUpFactor),
+      reason: cost.reason,
+      source: pace.setUpFactor === 1 ? 'common practice' : 'your pace',
+      spread: SPREAD.setUp,
+    },
+  ];
+}
+
+function teachingStyle(
+  item: ExerciseItem,
+  exercise: Exercise,
+  context: TimingContext,
+  walk: Walk,
+): TeachingStyle {
+  if (item.teaching) return item.teaching;
+  if (walk.done.has(exercise.slug)) return 'none';
+  const isNew = context.familiar && !context.familiar.has(exercise.slug);
+  return isNew ? 'full' : 'brief';
+}
+
+/** Words before the first repetition. */
+function spokenBefore(
+  item: ExerciseItem,
+  exercise: Exercise,
+  teaching: TeachingStyle,
+  pace: Pace,
+  walk: Walk,
+): LoosePart[] {
+  const several = offeredOptions(item, exercise).length > 1;
+  const { seconds, reason } = wordsFor(exercise, teaching, several, walk.done.has(exercise.slug));
+  const factor = TEACHING_SPEED[pace.teaching] * pace.teachingFactor;
+  return [
+    {
+      kind: 'teaching',
+      durationS: Math.round(seconds * factor),
+      reason: factor === 1 ? reason : `${reason}, at your ${pace.teaching} pace`,
+      source: factor === 1 ? 'common practice' : 'your pace',
+      spread: SPREAD.teaching,
+    },
+  ];
+}
+
+function wordsFor(
+  exercise: Exercise,
+  teaching: TeachingStyle,
+  several: boolean,
+  isRepeat: boolean,
+): { seconds: number; reason: string } {
+  if (teaching === 'none') {
+    return isRepeat
+      ? { seconds: TEACHING.repeatS, reason: 'done before in this class' }
+      : { seconds: 0, reason: 'no words' };
+  }
+  if (teaching === 'full') {
+    return several
+      ? { seconds: TEACHING.fullLadderS, reason: 'new to this group, every option shown' }
+      : { seconds: TEACHING.fullOneOptionS, reason: 'new to this group, one way' };
+  }
+  if (exercise.tempo === 'hold') return { seconds: TEACHING.stretchS, reason: 'a hold, few words' };
+  return several
+    ? { seconds: TEACHING.briefWithOptionsS, reason: 'known, with its options' }
+    : { seconds: TEACHING.briefOneOptionS, reason: 'known, one way' };
+}
+
+/** Options spoken while people move; a fully taught ladder has been shown already. */
+function spokenOver(
+  item: ExerciseItem,
+  exercise: Exercise,
+  teaching: TeachingStyle,
+  pace: Pace,
+): LoosePart[] {
+  const further = offeredOptions(item, exercise).length - 2;
+  if (teaching !== 'brief' || further <= 0 || exercise.tempo === 'hold') return [];
+  const factor = TEACHING_SPEED[pace.teaching] * pace.teachingFactor;
+  return [
+    {
+      kind: 'options',
+      durationS: Math.round(further * TEACHING.furtherOptionS * factor),
+      reason: `${further} further ${further === 1 ? 'option' : 'options'} spoken over the set`,
+      source: factor === 1 ? 'common practice' : 'your pace',
+      spread: SPREAD.teaching,
+    },
+  ];
+}
+
+function rest(item: ExerciseItem): LoosePart[] {
+  return [
+    {
+      kind: 'rest',
+      durationS: item.restS,
+      reason: `${item.restS} s of rest as set`,
+      source: 'set in the plan',
+      spread: SPREAD.clocked,
+    },
+  ];
+}

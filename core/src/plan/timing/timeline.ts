@@ -1,0 +1,104 @@
+import type { Position, Side, SpineMove } from '../../movement/vocabulary.ts';
+
+export const PART_KINDS = [
+  'set-up',
+  'teaching',
+  'work',
+  'options',
+  'side-change',
+  'set-rest',
+  'rest',
+  'pause',
+] as const;
+export type PartKind = (typeof PART_KINDS)[number];
+
+/** Where a number comes from, so that the screen can answer "why?". */
+export type NumberSource = 'common practice' | 'set in the plan' | 'your pace';
+
+export interface TimedPart {
+  kind: PartKind;
+  /** Left out when the part belongs to no side; `alternating` changes side every repetition. */
+  side?: Side | 'alternating';
+  set?: number;
+  startS: number;
+  durationS: number;
+  /** How many repetitions, breaths or holds the part holds, for counting aloud. */
+  count?: number;
+  /** Seconds of the first and of each later repetition. */
+  firstS?: number;
+  eachS?: number;
+  reason: string;
+  source: NumberSource;
+  /** One standard deviation as a share of the duration. */
+  spread: number;
+}
+
+export interface TimedItem {
+  itemId: string;
+  segmentId: string;
+  kind: 'exercise' | 'pause';
+  name: string;
+  exercise?: string;
+  /** The option whose props, place and effort the group is shown. */
+  option?: number;
+  position?: Position;
+  endPosition?: Position;
+  moves: readonly SpineMove[];
+  effort: number;
+  spineLoad: number;
+  startS: number;
+  durationS: number;
+  parts: TimedPart[];
+}
+
+export interface TimedSegment {
+  segmentId: string;
+  name: string;
+  startS: number;
+  durationS: number;
+  items: TimedItem[];
+}
+
+/** An 80 % range for the total. */
+export interface LikelyRange {
+  lowS: number;
+  highS: number;
+  standardDeviationS: number;
+  reason: string;
+}
+
+/** Everything about time that follows from a plan; whole seconds throughout. */
+export interface Timeline {
+  totalS: number;
+  targetS: number;
+  /** Positive when the class runs over. */
+  overS: number;
+  likely: LikelyRange;
+  segments: TimedSegment[];
+  items: TimedItem[];
+}
+
+/** Seconds of the given kinds of part in one item. */
+export function secondsOf(item: TimedItem, ...kinds: PartKind[]): number {
+  return item.parts
+    .filter((part) => kinds.includes(part.kind))
+    .reduce((sum, part) => sum + part.durationS, 0);
+}
+
+/** How the class divides, as shares of the total; talk over movement counts as work. */
+export function shareOfTime(timeline: Timeline): {
+  work: number;
+  setUp: number;
+  teaching: number;
+  rest: number;
+} {
+  const total = Math.max(1, timeline.totalS);
+  const share = (...kinds: PartKind[]) =>
+    timeline.items.reduce((sum, item) => sum + secondsOf(item, ...kinds), 0) / total;
+  return {
+    work: share('work', 'options'),
+    setUp: share('set-up', 'side-change'),
+    teaching: share('teaching'),
+    rest: share('rest', 'set-rest', 'pause'),
+  };
+}

@@ -1,0 +1,136 @@
+import { z } from 'zod';
+import type { Catalogue } from '../movement/catalogue.ts';
+import type { PropUse } from '../movement/exercise.ts';
+import { PROPS, type Prop, type PropPlace } from '../movement/vocabulary.ts';
+import type { Choice, OptionsPlan } from '../people/choose-options.ts';
+import type { Timeline } from '../plan/timing/timeline.ts';
+
+/** How many of each prop the studio owns; a prop left out is not owned. */
+export const Cupboard = z.partialRecord(z.enum(PROPS), z.number().int().min(0).max(500));
+export type Cupboard = z.infer<typeof Cupboard>;
+
+/** What may be used instead, by what the prop is there for. Common practice. */
+const STANDS_IN: Record<Prop, string> = {
+  'small-ball': 'a pillow folded in half (not where the ball is there to wobble)',
+  'stability-ball': 'the floor version',
+  cushion: 'a folded towel or pillow',
+  block: 'a firm folded towel',
+  band: 'a towel',
+  blanket: 'a block',
+  towel: 'a folded blanket corner',
+  pad: 'the rolled edge of the mat',
+  'spine-support': 'a ball and a cushion, for small work',
+  chair: 'a box',
+};
+
+/** One stretch of the class in which a prop is held in one place. */
+export interface PropSpan {
+  itemId: string;
+  startS: number;
+  endS: number;
+  count: number;
+  places: PropPlace[];
+}
+
+export interface PropNeed {
+  prop: Prop;
+  /** Over the whole class: each person keeps their own kit. */
+  inAll: number;
+  /** Most in use at one moment. */
+  peak: number;
+  owned: number;
+  short: number;
+  standsIn: string;
+  /** In use during each minute of the class, the first minute first. */
+  byMinute: number[];
+  spans: PropSpan[];
+  /** Who needs one, by person id. */
+  people: string[];
+}
+
+/** How many of each prop the class needs, each minute and in all, against the cupboard. */
+export function planProps(
+  timeline: Timeline,
+  options: OptionsPlan,
+  catalogue: Catalogue,
+  cupboard: Cupboard,
+): PropNeed[] {
+  const needs = new Map<Prop, PropNeed>();
+  const kits = new Map<Prop, Map<string, number>>();
+  for (const item of timeline.items) {
+    if (!item.exercise) continue;
+    const here = new Map<Prop, PropSpan>();
+    for (const version of options.versions.get(item.itemId) ?? []) {
+      for (const use of propsOfChoice(version.choice, item.exercise, catalogue)) {
+        const span = here.get(use.prop) ?? {
+          itemId: item.itemId,
+          startS: item.startS,
+          endS: item.startS + item.durationS,
+          count: 0,
+          places: [],
+        };
+        span.count += use.count * version.people.length;
+        if (!span.places.includes(use.place)) span.places.push(use.place);
+        here.set(use.prop, span);
+        addToKits(kits, use, version.people);
+      }
+    }
+    for (const [prop, span] of here) needFor(needs, prop, cupboard, timeline).spans.push(span);
+  }
+  for (const need of needs.values()) finish(need, kits.get(need.prop) ?? new Map());
+  return [...needs.values()].sort((a, b) => PROPS.indexOf(a.prop) - PROPS.indexOf(b.prop));
+}
+
+/** The props that one person holds while doing their choice. */
+export function propsOfChoice(choice: Choice, slug: string, catalogue: Catalogue): PropUse[] {
+  if (choice.kind === 'rest') return [];
+  const exercise = catalogue.get(choice.kind === 'swap' ? choice.exercise : slug);
+  const option = exercise?.options[choice.option - 1];
+  return option?.props.filter((use) => !use.optional) ?? [];
+}
+
+function addToKits(
+  kits: Map<Prop, Map<string, number>>,
+  use: PropUse,
+  people: readonly string[],
+): void {
+  const kit = kits.get(use.prop) ?? new Map<string, number>();
+  for (const person of people) kit.set(person, Math.max(kit.get(person) ?? 0, use.count));
+  kits.set(use.prop, kit);
+}
+
+function needFor(
+  needs: Map<Prop, PropNeed>,
+  prop: Prop,
+  cupboard: Cupboard,
+  timeline: Timeline,
+): PropNeed {
+  const known = needs.get(prop);
+  if (known) return known;
+  const need: PropNeed = {
+    prop,
+    inAll: 0,
+    peak: 0,
+    owned: cupboard[prop] ?? 0,
+    short: 0,
+    standsIn: STANDS_IN[prop],
+    byMinute: Array.from({ length: Math.ceil(timeline.totalS / 60) }, () => 0),
+    spans: [],
+    people: [],
+  };
+  needs.set(prop, need);
+  return need;
+}
+
+function finish(need: PropNeed, kit: Map<string, number>): void {
+  need.people = [...kit.keys()];
+  need.inAll = [...kit.values()].reduce((sum, count) => sum + count, 0);
+  need.short = Math.max(0, need.inAll - need.owned);
+  for (const span of need.spans) {
+    const lastMinute = Math.ceil(span.endS / 60);
+    for (let minute = Math.floor(span.startS / 60); minute < lastMinute; minute += 1) {
+      need.byMinute[minute] = Math.max(need.byMinute[minute] ?? 0, span.count);
+    }
+    need.peak = Math.max(need.peak, span.count);
+  }
+}
