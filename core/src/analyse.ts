@@ -4,7 +4,12 @@ import { reviewOrder } from './order/review.ts';
 import type { Finding } from './order/rule.ts';
 import { roomFindings } from './order/room-findings.ts';
 import { timeFindings } from './order/time-findings.ts';
-import { chooseOptions, type Attendee, type OptionsPlan } from './people/choose-options.ts';
+import {
+  chooseOptions,
+  VERSIONS_AT_ONCE,
+  type Attendee,
+  type OptionsPlan,
+} from './people/choose-options.ts';
 import { timePlan, type TimingContext } from './plan/timing/time-plan.ts';
 import type { Timeline } from './plan/timing/timeline.ts';
 import type { Plan } from './plan/plan.ts';
@@ -28,14 +33,12 @@ export interface Analysis {
   findings: Finding[];
 }
 
-/** Common practice: more than three ways at once and some people are not seen. */
-export const VERSIONS_AT_ONCE = 3;
-
 /** The plan must have passed `checkPlan`. Cheap enough to run on every keystroke. */
 export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext): Analysis {
   const retime = (edited: Plan) => timePlan(edited, catalogue, context);
   const timeline = retime(plan);
-  const options = chooseOptions(plan, context.attendees, catalogue, context.day);
+  const atOnce = context.versionsAtOnce ?? VERSIONS_AT_ONCE;
+  const options = chooseOptions(plan, context.attendees, catalogue, context.day, atOnce);
   const props = planProps(timeline, options, catalogue, context.cupboard);
   const findings = [
     ...timeFindings(plan, catalogue, timeline, retime),
@@ -47,7 +50,7 @@ export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext)
       options,
       props,
       attendees: context.attendees,
-      versionsAtOnce: context.versionsAtOnce ?? VERSIONS_AT_ONCE,
+      versionsAtOnce: atOnce,
     }),
   ];
   return { timeline, coverage: coverDirections(timeline), options, props, findings };

@@ -1,1 +1,1 @@
-export { analyse, VERSIONS_AT_ONCE, type Analysis, type ClassContext } from './analyse.ts';
+export { analyse, type Analysis, type ClassContext } from './analyse.ts';

@@ -34,17 +34,6 @@ export const SPINE_MOVES = ['round', 'arch', 'turn', 'side', 'still'] as const;
 export const SpineMove = z.enum(SPINE_MOVES);
 export type SpineMove = z.infer<typeof SpineMove>;
 
-/** The six directions of the spine; left and right are the person's own. */
-export const DIRECTIONS = [
-  'round',
-  'arch',
-  'turn-left',
-  'turn-right',
-  'side-left',
-  'side-right',
-] as const;
-export type Direction = (typeof DIRECTIONS)[number];
-
 /** What a movement asks of a body; cautions are written against these. */
 export const DEMANDS = [
   'flexion-unloaded',

@@ -1,4 +1,4 @@
-import { DIRECTIONS, type Direction } from '../movement/vocabulary.ts';
+import { DIRECTIONS, type Direction } from '../movement/directions.ts';
 import type { TimedItem, TimedPart, Timeline } from '../plan/timing/timeline.ts';
 
 export const DIRECTION_WORDS = {

@@ -12,6 +12,7 @@ export type Reason =
   | { code: 'level'; level: number; option: number }
   | { code: 'last-time'; option: number }
   | { code: 'not-offered'; option: number }
+  | { code: 'not-cued'; option: number; atOnce: number }
   | { code: 'swap'; exercise: string; name: string; samePosition: boolean }
   | { code: 'no-swap'; position: Position }
   | { code: 'by-hand' };
@@ -84,10 +85,13 @@ export function chooseOption(
   catalogue: Catalogue,
   day: string,
 ): Choice {
-  return chooseWith(restrictionsOf(attendee, day), attendee, item, catalogue);
+  const restrictions = restrictionsOf(attendee, day);
+  const offered = offeredOptions(item, catalogue.require(item.exercise));
+  return chooseAmong(offered, restrictions, attendee, item, catalogue);
 }
 
-function chooseWith(
+function chooseAmong(
+  offered: readonly number[],
   restrictions: Map<Demand, Restriction>,
   attendee: Attendee,
   item: ExerciseItem,
@@ -96,7 +100,6 @@ function chooseWith(
   const exercise = catalogue.require(item.exercise);
   const byHand = attendee.byHand?.[item.id];
   if (byHand) return handChoice(byHand, exercise, catalogue, restrictions);
-  const offered = offeredOptions(item, exercise);
   const own = ownOption(attendee.person, exercise);
   const passedOver: Reason[] = [];
   for (const number of [...offered].reverse()) {
@@ -185,7 +188,7 @@ function swapFor(
   for (const slug of exercise.swaps) {
     const swap = catalogue.get(slug);
     const option = swap?.options
-      .filter((candidate) => candidate.number <= Math.max(1, ownLevel))
+      .filter((candidate) => candidate.number <= Math.min(swap.standard, Math.max(1, ownLevel)))
       .reverse()
       .find((candidate) => !firstAvoided(candidate, restrictions));
     if (!swap || !option) continue;
@@ -237,6 +240,8 @@ export function explainReason(reason: Reason, exercise: Exercise): string {
       return `Did option ${reason.option} of this exercise in full last time.`;
     case 'not-offered':
       return `Own level is ${reason.option}, and no option that low is on offer.`;
+    case 'not-cued':
+      return `Option ${reason.option} would fit; it is not cued, so that no more than ${reason.atOnce} ways run at once.`;
     case 'swap':
       return reason.samePosition
         ? `${reason.name} keeps the position and the aim for the same length of time.`
@@ -261,41 +266,121 @@ export interface OptionsPlan {
   versions: ReadonlyMap<string, Version[]>;
 }
 
-/** Everyone's choice at every item, and the versions that follow. `day` is year-month-day. */
+/** Common practice: more than three ways at once and some people are not seen. */
+export const VERSIONS_AT_ONCE = 3;
+
+/**
+ * Everyone's choice at every item, and the versions that follow. Of the options on offer, those are
+ * cued that keep the versions within `atOnce` and everyone as near to their own as can be.
+ * `day` is year-month-day.
+ */
 export function chooseOptions(
   plan: Plan,
   attendees: readonly Attendee[],
   catalogue: Catalogue,
   day: string,
+  atOnce: number = VERSIONS_AT_ONCE,
 ): OptionsPlan {
-  const items = exerciseItemsOf(plan);
-  const choices = new Map<string, Map<string, Choice>>();
-  for (const attendee of attendees) {
-    const restrictions = restrictionsOf(attendee, day);
-    const own = items.map(
-      (item) => [item.id, chooseWith(restrictions, attendee, item, catalogue)] as const,
-    );
-    choices.set(attendee.person.id, new Map(own));
+  const group = attendees.map((attendee) => ({
+    attendee,
+    restrictions: restrictionsOf(attendee, day),
+  }));
+  const choices = new Map(attendees.map(({ person }) => [person.id, new Map<string, Choice>()]));
+  const versions = new Map<string, Version[]>();
+  for (const item of exerciseItemsOf(plan)) {
+    const best = cueBest(item, group, catalogue, atOnce);
+    versions.set(item.id, best.versions);
+    best.byPerson.forEach((choice, personId) => choices.get(personId)?.set(item.id, choice));
   }
-  const versions = new Map(
-    items.map((item) => [item.id, versionsOf(item.id, attendees, choices)] as const),
-  );
   return { choices, versions };
 }
 
-function versionsOf(
-  itemId: string,
-  attendees: readonly Attendee[],
-  choices: Map<string, Map<string, Choice>>,
-): Version[] {
+interface GroupMember {
+  attendee: Attendee;
+  restrictions: Map<Demand, Restriction>;
+}
+
+interface Cueing {
+  byPerson: Map<string, Choice>;
+  versions: Version[];
+  /** How far people are from their own option, in options. */
+  distance: number;
+}
+
+/** A swap or a rest counts as this many options away. */
+const AWAY = { option: 0, swap: 4, rest: 8 } as const;
+
+/** Tries every set of cued options, the whole offer first; there are at most fifteen. */
+function cueBest(
+  item: ExerciseItem,
+  group: readonly GroupMember[],
+  catalogue: Catalogue,
+  atOnce: number,
+): Cueing {
+  const offered = offeredOptions(item, catalogue.require(item.exercise));
+  const whole = cue(offered, offered, item, group, catalogue, atOnce);
+  if (whole.versions.length <= atOnce) return whole;
+  let best = whole;
+  for (const cued of subsets(offered)) {
+    const tried = cue(cued, offered, item, group, catalogue, atOnce);
+    if (isBetter(tried, best, atOnce)) best = tried;
+  }
+  return best;
+}
+
+function isBetter(tried: Cueing, best: Cueing, atOnce: number): boolean {
+  const over = (cueing: Cueing) => Math.max(0, cueing.versions.length - atOnce);
+  if (over(tried) !== over(best)) return over(tried) < over(best);
+  return tried.distance < best.distance;
+}
+
+function cue(
+  cued: readonly number[],
+  offered: readonly number[],
+  item: ExerciseItem,
+  group: readonly GroupMember[],
+  catalogue: Catalogue,
+  atOnce: number,
+): Cueing {
+  const byPerson = new Map<string, Choice>();
+  let distance = 0;
+  for (const { attendee, restrictions } of group) {
+    const choice = chooseAmong(cued, restrictions, attendee, item, catalogue);
+    const wanted =
+      cued.length === offered.length
+        ? choice
+        : chooseAmong(offered, restrictions, attendee, item, catalogue);
+    byPerson.set(attendee.person.id, withCueReason(choice, wanted, atOnce));
+    distance += AWAY[choice.kind] + optionsBetween(choice, wanted);
+  }
+  return { byPerson, distance, versions: versionsOf(byPerson) };
+}
+
+function optionsBetween(choice: Choice, wanted: Choice): number {
+  return choice.kind === 'option' && wanted.kind === 'option' ? wanted.option - choice.option : 0;
+}
+
+function withCueReason(choice: Choice, wanted: Choice, atOnce: number): Choice {
+  if (wanted.kind !== 'option') return choice;
+  if (choice.kind === 'option' && choice.option === wanted.option) return choice;
+  const reason: Reason = { code: 'not-cued', option: wanted.option, atOnce };
+  return { ...choice, reasons: [reason, ...choice.reasons] };
+}
+
+/** Every non-empty part of a list of at most four. */
+function subsets(list: readonly number[]): number[][] {
+  return Array.from({ length: 2 ** list.length - 1 }, (_, bits) =>
+    list.filter((_entry, index) => ((bits + 1) >> index) & 1),
+  );
+}
+
+function versionsOf(byPerson: ReadonlyMap<string, Choice>): Version[] {
   const byKey = new Map<string, Version>();
-  for (const { person } of attendees) {
-    const choice = choices.get(person.id)?.get(itemId);
-    if (!choice) continue;
+  for (const [personId, choice] of byPerson) {
     const key = versionKey(choice);
     const version = byKey.get(key);
-    if (version) version.people.push(person.id);
-    else byKey.set(key, { choice, people: [person.id] });
+    if (version) version.people.push(personId);
+    else byKey.set(key, { choice, people: [personId] });
   }
   return [...byKey.entries()].sort(([a], [b]) => a.localeCompare(b)).map(([, version]) => version);
 }

@@ -1,5 +1,5 @@
 import { standardOption, type Exercise } from '../../movement/exercise.ts';
-import { DIRECTIONS, type Direction } from '../../movement/vocabulary.ts';
+import { DIRECTIONS, type Direction } from '../../movement/directions.ts';
 import { showClock } from '../../plan/show-time.ts';
 import { coverDirections, DIRECTION_WORDS } from '../coverage.ts';
 import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';

@@ -1,0 +1,92 @@
+import { DateTime } from 'luxon';
+import { Op } from 'sequelize';
+import type { ClassContext } from '@wrenfern/core/analyse';
+import type { Attendee } from '@wrenfern/core/people/choose-options';
+import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
+import { Booking, ClassEvent, ClassRow, PersonRow, type Studio } from '../db/models.ts';
+import { rowsOf } from '../db/studio-rows.ts';
+import { personOf } from './people.ts';
+
+/** An exercise is new to a group when fewer than half have done it in this time. Common practice. */
+const FAMILIAR_WEEKS = 8;
+
+/** The day of a class in the studio's own zone, year-month-day. */
+export function dayOf(startsAt: Date, timeZone: string): string {
+  return DateTime.fromJSDate(startsAt, { zone: timeZone }).toFormat('yyyy-MM-dd');
+}
+
+/** Those booked into a class, with their records. */
+export async function attendeesOf(studioId: string, classId: string) {
+  const bookings = await rowsOf(Booking, studioId).all({ where: { classId } });
+  const ids = bookings.map((booking) => booking.personId);
+  const people = await rowsOf(PersonRow, studioId).all({ where: { id: ids }, order: ['name'] });
+  const byPerson = new Map(bookings.map((booking) => [booking.personId, booking]));
+  return people.flatMap((row) => {
+    const booking = byPerson.get(row.id);
+    return booking
+      ? [
+          {
+            person: personOf(row),
+            today: booking.today,
+            todayNote: booking.todayNote,
+            byHand: booking.choices,
+          },
+        ]
+      : [];
+  });
+}
+
+/** Exercises that at least half of these people did in classes taught in the weeks before. */
+export async function familiarTo(
+  studioId: string,
+  personIds: readonly string[],
+  before: Date,
+): Promise<string[]> {
+  if (personIds.length === 0) return [];
+  const from = DateTime.fromJSDate(before).minus({ weeks: FAMILIAR_WEEKS }).toJSDate();
+  const classes = await rowsOf(ClassRow, studioId).all({
+    where: { startsAt: { [Op.gte]: from, [Op.lt]: before } },
+  });
+  const classIds = classes.map((row) => row.id);
+  const [bookings, taught] = await Promise.all([
+    rowsOf(Booking, studioId).all({
+      where: { classId: classIds, personId: [...personIds] },
+      attributes: ['classId', 'personId'],
+    }),
+    rowsOf(ClassEvent, studioId).all({
+      where: { classId: classIds },
+      attributes: ['classId'],
+      group: ['classId'],
+    }),
+  ]);
+  const taughtIds = new Set(taught.map((event) => event.classId));
+  const knownBy = new Map<string, Set<string>>();
+  for (const row of classes.filter(({ id }) => taughtIds.has(id))) {
+    const came = bookings.filter(({ classId }) => classId === row.id);
+    for (const item of exerciseItemsOf(row.plan)) {
+      const people = knownBy.get(item.exercise) ?? new Set<string>();
+      for (const booking of came) people.add(booking.personId);
+      knownBy.set(item.exercise, people);
+    }
+  }
+  return [...knownBy.entries()]
+    .filter(([, people]) => people.size * 2 >= personIds.length)
+    .map(([slug]) => slug)
+    .sort();
+}
+
+/** What `analyse` needs to know of a class beyond its plan. */
+export function contextOf(
+  studio: Studio,
+  day: string,
+  attendees: readonly Attendee[],
+  familiar: readonly string[],
+): ClassContext {
+  return {
+    pace: studio.pace,
+    cupboard: studio.cupboard,
+    attendees,
+    day,
+    familiar: new Set(familiar),
+  };
+}

@@ -1,0 +1,73 @@
+import type { z } from 'zod';
+
+/** Every way a request can be refused: status and sentence in one place. */
+export const ERRORS = {
+  'bad-json': { status: 400, title: 'The request is not readable JSON.' },
+  invalid: { status: 422, title: 'Something in the request is not right.' },
+  'not-signed-in': { status: 401, title: 'Sign in first.' },
+  'wrong-credentials': { status: 401, title: 'Email or password is wrong.' },
+  'not-allowed': { status: 403, title: 'Only the owner of the studio may do this.' },
+  'cross-site': { status: 403, title: 'Changes are only taken from this site itself.' },
+  'not-found': { status: 404, title: 'There is nothing at this address.' },
+  stale: { status: 409, title: 'This was changed elsewhere in the meantime.' },
+  taken: { status: 409, title: 'That is already in use.' },
+  'already-set-up': { status: 409, title: 'This server has been set up already.' },
+  'too-large': { status: 413, title: 'The request is larger than 1 MB.' },
+  'not-json': { status: 415, title: 'Send JSON.' },
+  'too-many': { status: 429, title: 'Too many tries. Wait a quarter of an hour.' },
+  'database-away': { status: 503, title: 'The database does not answer. Try again in a moment.' },
+  unexpected: { status: 500, title: 'Something went wrong on the server. It has been noted.' },
+} as const satisfies Record<string, { status: number; title: string }>;
+
+export type ErrorCode = keyof typeof ERRORS;
+
+/** One field at fault, as a path into the request and a sentence. */
+export interface FieldFault {
+  path: (string | number)[];
+  message: string;
+}
+
+/** A refusal that a client can act on. */
+export class ApiError extends Error {
+  readonly code: ErrorCode;
+  readonly fields: FieldFault[];
+  readonly extra: Record<string, unknown>;
+
+  constructor(code: ErrorCode, fields: FieldFault[] = [], extra: Record<string, unknown> = {}) {
+    super(ERRORS[code].title);
+    this.code = code;
+    this.fields = fields;
+    this.extra = extra;
+  }
+}
+
+export function faultsOf(error: z.ZodError): FieldFault[] {
+  return error.issues.map((issue) => ({
+    path: issue.path.map((part) => (typeof part === 'number' ? part : String(part))),
+    message: issue.message,
+  }));
+}
+
+/** RFC 9457 problem details. */
+export interface Problem {
+  type: string;
+  title: string;
+  status: number;
+  code: ErrorCode;
+  requestId: string;
+  errors?: FieldFault[];
+  [extra: string]: unknown;
+}
+
+export function problemOf(error: ApiError, requestId: string): Problem {
+  const { status, title } = ERRORS[error.code];
+  return {
+    type: `about:blank#${error.code}`,
+    title,
+    status,
+    code: error.code,
+    requestId,
+    ...(error.fields.length > 0 ? { errors: error.fields } : {}),
+    ...error.extra,
+  };
+}

@@ -1,0 +1,80 @@
+import { Router } from 'express';
+import { Op } from 'sequelize';
+import { z } from 'zod';
+import { analyse } from '@wrenfern/core/analyse';
+import { builtInCatalogue } from '@wrenfern/library';
+import { memberOf } from '../auth/session.ts';
+import { ClassEvent, ClassRow, type Studio } from '../db/models.ts';
+import { rowsOf } from '../db/studio-rows.ts';
+import { attendeesOf, contextOf, dayOf, familiarTo } from './class-context.ts';
+import { readQuery } from './read.ts';
+import { studioOf } from './studio.ts';
+
+const SHOWN = 8;
+
+/** Which findings speak of which side of being ready. */
+const READINESS = {
+  time: ['fits-the-hour'],
+  options: ['everyone-has-an-option', 'versions-at-once'],
+  props: ['props-suffice'],
+  order: [
+    'breath-first',
+    'unloaded-before-loaded',
+    'sides-together',
+    'six-directions',
+    'close-soft',
+  ],
+} as const;
+
+/** The next classes, each with what is still to settle. */
+export function todayRouter(): Router {
+  const router = Router();
+  router.get('/today', async (request, response) => {
+    const { studioId } = memberOf(request);
+    const { from } = readQuery(
+      z.object({ from: z.iso.datetime({ offset: true, error: 'give day and time' }) }),
+      request,
+    );
+    const studio = await studioOf(studioId);
+    const rows = await rowsOf(ClassRow, studioId).all({
+      where: { startsAt: { [Op.gte]: new Date(from) } },
+      order: [['startsAt', 'ASC']],
+      limit: SHOWN,
+    });
+    response.json({ classes: await Promise.all(rows.map((row) => readiness(row, studio))) });
+  });
+  return router;
+}
+
+async function readiness(row: ClassRow, studio: Studio) {
+  const attendees = await attendeesOf(studio.id, row.id);
+  const personIds = attendees.map(({ person }) => person.id);
+  const [familiar, taught] = await Promise.all([
+    familiarTo(studio.id, personIds, row.startsAt),
+    rowsOf(ClassEvent, studio.id).count({ classId: row.id }),
+  ]);
+  const day = dayOf(row.startsAt, studio.timeZone);
+  const context = contextOf(studio, day, attendees, familiar);
+  const { timeline, findings, coverage } = analyse(row.plan, builtInCatalogue, context);
+  const about = (rules: readonly string[]) =>
+    findings.filter((finding) => rules.includes(finding.rule)).map(({ sentence }) => sentence);
+  return {
+    id: row.id,
+    title: row.title,
+    startsAt: row.startsAt.toISOString(),
+    targetS: timeline.targetS,
+    totalS: timeline.totalS,
+    likely: { lowS: timeline.likely.lowS, highS: timeline.likely.highS },
+    items: timeline.items.length,
+    coming: attendees.map(({ person }) => person.name),
+    directions: coverage.seconds,
+    swell: timeline.items.map((item) => ({ seconds: item.durationS, effort: item.effort })),
+    taught: taught > 0,
+    toSettle: {
+      time: about(READINESS.time),
+      options: about(READINESS.options),
+      props: about(READINESS.props),
+      order: about(READINESS.order),
+    },
+  };
+}

@@ -1,0 +1,49 @@
+import { randomUUID } from 'node:crypto';
+import type {
+  CreationAttributes,
+  FindOptions,
+  Model,
+  ModelStatic,
+  Transaction,
+  WhereOptions,
+} from 'sequelize';
+import { ApiError } from '../api/errors.ts';
+
+/** A row that belongs to one studio. */
+type OfStudio = Model & { studioId: string };
+
+/**
+ * The only way to a studio's rows: whatever is asked, the studio is part of the question.
+ * `one` of another studio's id is answered as if it did not exist.
+ */
+export function rowsOf<M extends OfStudio>(model: ModelStatic<M>, studioId: string) {
+  const inStudio = (where: WhereOptions = {}): WhereOptions => ({ ...where, studioId });
+  return {
+    all: (options: FindOptions = {}): Promise<M[]> =>
+      model.findAll({ ...options, where: inStudio(options.where) }),
+    async one(where: WhereOptions, transaction?: Transaction): Promise<M> {
+      const row = await model.findOne({
+        where: inStudio(where),
+        ...(transaction ? { transaction } : {}),
+      });
+      if (!row) throw new ApiError('not-found');
+      return row;
+    },
+    find: (where: WhereOptions): Promise<M | null> => model.findOne({ where: inStudio(where) }),
+    count: (where: WhereOptions = {}): Promise<number> => model.count({ where: inStudio(where) }),
+    create: (
+      values: Omit<CreationAttributes<M>, 'studioId' | 'id'>,
+      transaction?: Transaction,
+    ): Promise<M> =>
+      model.create(
+        { id: randomUUID(), ...values, studioId } as unknown as CreationAttributes<M>,
+        transaction ? { transaction } : {},
+      ),
+    remove: (where: WhereOptions, transaction?: Transaction): Promise<number> =>
+      model.destroy({ where: inStudio(where), ...(transaction ? { transaction } : {}) }),
+    update: async (values: object, where: WhereOptions): Promise<number> => {
+      const [changed] = await model.update(values as never, { where: inStudio(where) });
+      return changed;
+    },
+  };
+}

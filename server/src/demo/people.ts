@@ -1,0 +1,82 @@
+import type { Person } from '@wrenfern/core/people/person';
+
+type DemoPerson = Omit<Partial<Person>, 'cautions'> & {
+  name: string;
+  cautions?: {
+    caution: Person['cautions'][number]['caution'];
+    note?: string;
+    clearedBy?: string;
+  }[];
+};
+
+/** Everyone here is invented. */
+const PEOPLE: DemoPerson[] = [
+  { name: 'Asha Delun', level: 2, note: 'Bell-ringer on Wednesdays; right arm pulls.' },
+  {
+    name: 'Bram Ostrey',
+    level: 3,
+    note: 'Drives the harbour tram.',
+    cautions: [
+      {
+        caution: 'disc-flexion',
+        note: 'Lower back, since the spring.',
+        clearedBy: 'physiotherapist',
+      },
+    ],
+  },
+  {
+    name: 'Ines Calvary',
+    level: 2,
+    note: 'Retired surveyor. Walks a lot.',
+    cautions: [{ caution: 'low-bone-density' }],
+  },
+  { name: 'Jonas Hallbeck', level: 4, note: 'Orchard picker; strong, impatient hips.' },
+  {
+    name: 'Mirela Suvat',
+    level: 2,
+    note: 'Cellist.',
+    cautions: [{ caution: 'shoulder', note: 'Left shoulder.' }],
+  },
+  {
+    name: 'Noor Tamsin',
+    level: 2,
+    note: 'Twenty-four weeks.',
+    cautions: [{ caution: 'pregnancy-later', clearedBy: 'midwife' }],
+  },
+  { name: 'Pia Loring', level: 1, note: 'Came back after two years away.' },
+  { name: 'Sorrel Whin', level: 3, note: 'Bell-ringer.' },
+  { name: 'Teodor Palk', level: 3, note: 'Tram driver, early shift.' },
+  {
+    name: 'Tove Emmerin',
+    level: 2,
+    note: 'Orchard picker.',
+    cautions: [{ caution: 'knee', note: 'Both, after ladders.' }],
+  },
+  { name: 'Ugo Barrane', level: 1, note: 'New here this month.' },
+  { name: 'Wim Dask', level: 4, note: 'Has been coming since the ovens went cold.' },
+  {
+    name: 'Yusra Kelim',
+    level: 2,
+    note: 'New parent.',
+    cautions: [{ caution: 'after-birth', clearedBy: 'doctor' }],
+  },
+  {
+    name: 'Kaito Merrow',
+    level: 2,
+    note: 'Tiles kitchens by day.',
+    cautions: [{ caution: 'wrist' }],
+  },
+];
+
+export const DEMO_PEOPLE: Omit<Person, 'id'>[] = PEOPLE.map((person) => ({
+  name: person.name,
+  level: person.level ?? 2,
+  usualOptions: person.usualOptions ?? {},
+  holds: person.holds ?? {},
+  note: person.note ?? '',
+  cautions: (person.cautions ?? []).map(({ caution, note = '', clearedBy = '' }) => ({
+    caution,
+    note,
+    clearedBy,
+  })),
+}));

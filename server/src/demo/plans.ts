@@ -1,0 +1,236 @@
+import { builtInCatalogue } from '@wrenfern/library';
+import type { Dose } from '@wrenfern/core/movement/dose';
+import { Plan, type ExerciseItem, type Item, type PlanDetails } from '@wrenfern/core/plan/plan';
+
+type Extra = Partial<Omit<ExerciseItem, 'id' | 'kind' | 'exercise'>>;
+
+/** Exercises get ids by slug and place, so that the demo is the same every time. */
+function plan(
+  details: Partial<PlanDetails> & { title: string; targetS: number },
+  segments: [string, Item[]][],
+): Plan {
+  let number = 0;
+  return Plan.parse({
+    format: 'wrenfern-plan/1',
+    ...details,
+    segments: segments.map(([name, items]) => ({
+      id: name.toLowerCase(),
+      name,
+      items: items.map((item) => {
+        number += 1;
+        return { ...item, id: `${item.kind === 'exercise' ? item.exercise : 'pause'}-${number}` };
+      }),
+    })),
+  });
+}
+
+function exercise(slug: string, extra: Extra = {}): Item {
+  builtInCatalogue.require(slug);
+  return { kind: 'exercise', id: slug, exercise: slug, restS: 0, note: '', ...extra };
+}
+
+function pause(label: string, durationS: number): Item {
+  return { kind: 'pause', id: 'pause', label, durationS, note: '' };
+}
+
+const shared = { sets: 1, sides: 'none', directions: 1 } as const;
+const times = (count: number, sides: Dose['sides'] = 'none'): Dose => ({
+  kind: 'repetitions',
+  count,
+  ...shared,
+  sides,
+});
+const timed = (sides: Dose['sides'] = 'none', onS = 45, offS = 15): Dose => ({
+  kind: 'timed',
+  onS,
+  offS,
+  rounds: 1,
+  ...shared,
+  sides,
+});
+const free = (durationS: number): Dose => ({ kind: 'free', durationS, ...shared });
+
+/** Today's class, with something to settle: too long, no side-bend, somebody without an option, a ball short. */
+export const SMALL_BALL: Plan = plan(
+  { title: 'Small ball evening', targetS: 1860, note: 'Long way to the roll back.' },
+  [
+    [
+      'Arrive',
+      [
+        pause('Welcome, balls and bands out', 120),
+        exercise('breath-three-way', { options: [1, 2] }),
+        exercise('inner-thigh-squeeze'),
+        exercise('pelvic-tilt', { options: [2, 3] }),
+      ],
+    ],
+    [
+      'Build',
+      [
+        exercise('bridge-roll', { dose: times(6) }),
+        exercise('knee-fold', { options: [1, 2] }),
+        exercise('chest-lift', { dose: times(8) }),
+        exercise('supine-rotation', { options: [1, 2], dose: times(4, 'alternating') }),
+        exercise('knees-to-chest', { options: [1, 2] }),
+        exercise('side-leg-lift', { options: [1, 2] }),
+        exercise('side-leg-circle', { options: [1, 2] }),
+        exercise('cat-cow'),
+        exercise('bird-dog', { options: [1, 2, 3] }),
+        exercise('breaststroke-prep', { options: [1, 2, 3] }),
+        exercise('shell-stretch', { options: [1, 2] }),
+        exercise('spine-twist', { options: [1, 2] }),
+        exercise('half-roll-back', { options: [1, 2, 3] }),
+      ],
+    ],
+    [
+      'Release',
+      [
+        exercise('hamstring-strap', { options: [1, 2] }),
+        exercise('figure-four', { options: [1, 2] }),
+        exercise('final-rest', { dose: free(150) }),
+        exercise('return-to-sitting'),
+      ],
+    ],
+  ],
+);
+
+export const FOUNDATIONS: Plan = plan(
+  { title: 'Foundations one', targetS: 2700, note: 'Part two next week: bridge with arms.' },
+  [
+    [
+      'Arrive',
+      [
+        pause('Welcome and last week', 180),
+        exercise('body-scan', { options: [1, 2] }),
+        exercise('breath-three-way'),
+        exercise('pelvic-tilt', { options: [1, 2] }),
+        exercise('pelvic-side-tilt', { options: [1, 2] }),
+        exercise('arm-raise-ribs'),
+      ],
+    ],
+    [
+      'Build',
+      [
+        exercise('knee-fold'),
+        exercise('pelvic-clock', { options: [1, 2, 3] }),
+        exercise('bridge-roll', { options: [1, 2, 3] }),
+        exercise('toe-tap', { options: [1, 2] }),
+        exercise('chest-lift', { options: [1, 2] }),
+        exercise('knees-to-chest'),
+        pause('Water', 40),
+        exercise('clam', { options: [1, 2] }),
+        exercise('arm-opening', { options: [1, 2] }),
+        exercise('abdominal-draw'),
+        exercise('cat-cow'),
+        exercise('bird-dog', { options: [1, 2] }),
+        exercise('thread-needle', { options: [1, 2] }),
+        exercise('breaststroke-prep', { options: [1, 2], dose: times(8) }),
+        exercise('shell-stretch', { options: [1, 2] }),
+        exercise('spine-twist', { options: [1, 2] }),
+        exercise('side-bend-seated', { options: [2] }),
+      ],
+    ],
+    [
+      'Release',
+      [
+        exercise('hamstring-strap', { options: [1, 2] }),
+        exercise('supine-twist', { options: [1, 2] }),
+        exercise('final-rest', { dose: free(135) }),
+        exercise('return-to-sitting'),
+      ],
+    ],
+  ],
+);
+
+/** No loaded rounding anywhere. */
+export const BACK_EASE: Plan = plan(
+  {
+    title: 'Back ease',
+    targetS: 1800,
+    school: 'graded-load',
+    note: 'Nothing seated and round. Cushions at the end.',
+  },
+  [
+    [
+      'Arrive',
+      [
+        exercise('breath-three-way', { options: [1, 2] }),
+        exercise('pelvic-tilt', { options: [1, 2] }),
+        exercise('knee-sway', { options: [1, 2] }),
+        exercise('pelvic-side-tilt', { options: [1, 2] }),
+      ],
+    ],
+    [
+      'Build',
+      [
+        exercise('bridge-roll', { options: [1, 2, 3], dose: times(6) }),
+        exercise('inner-thigh-squeeze'),
+        exercise('knee-fold', { options: [1, 2], dose: times(6, 'alternating') }),
+        exercise('clam', { options: [1, 2] }),
+        exercise('side-leg-lift', { options: [1] }),
+        exercise('abdominal-draw', { options: [2, 3] }),
+        exercise('cat-cow'),
+        exercise('quadruped-rock', { options: [1, 2] }),
+        exercise('bird-dog', { options: [1, 2, 3] }),
+        exercise('swan-prep', { options: [1, 2] }),
+        exercise('shell-stretch', { options: [1, 2] }),
+      ],
+    ],
+    [
+      'Release',
+      [
+        exercise('hamstring-strap', { options: [1, 2] }),
+        exercise('figure-four', { options: [1, 2] }),
+        exercise('supine-twist', { options: [1, 2] }),
+        exercise('supported-arch', { options: [1, 2] }),
+        exercise('return-to-sitting', { options: [1] }),
+      ],
+    ],
+  ],
+);
+
+/** Forty-five on, fifteen to change; both sides are two intervals. */
+export const TIMED_SETS: Plan = plan(
+  { title: 'Forty-five fifteen', targetS: 1800, school: 'timed-sets' },
+  [
+    [
+      'Arrive',
+      [
+        exercise('breath-three-way', {
+          options: [1, 2],
+          dose: { kind: 'breaths', count: 6, ...shared },
+        }),
+        exercise('pelvic-tilt', { options: [1, 2], dose: timed() }),
+        exercise('knee-sway', { dose: timed() }),
+      ],
+    ],
+    [
+      'Build',
+      [
+        exercise('toe-tap', { options: [1, 2], dose: timed() }),
+        exercise('dead-bug', { dose: timed() }),
+        exercise('bridge-roll', { options: [2, 3], dose: timed() }),
+        exercise('side-leg-lift', { options: [1, 3], dose: timed('each') }),
+        exercise('bird-dog', { options: [1, 2, 3], dose: timed() }),
+        exercise('bear-hover', { options: [1, 2], dose: timed() }),
+        exercise('plank', { dose: timed() }),
+        exercise('plank-step', { options: [1, 2], dose: timed() }),
+        exercise('side-plank', { options: [1, 2], dose: timed('each', 30, 15) }),
+        exercise('half-superman', { options: [1, 2], dose: timed() }),
+        exercise('shell-stretch', { options: [1, 2] }),
+        exercise('criss-cross', { options: [1, 2], dose: timed() }),
+        exercise('single-leg-stretch', { options: [1, 2, 3], dose: timed() }),
+        exercise('supine-rotation', { options: [1, 2], dose: timed() }),
+      ],
+    ],
+    [
+      'Release',
+      [
+        exercise('knees-to-chest', { options: [1, 2] }),
+        exercise('hamstring-strap', { options: [1, 2] }),
+        exercise('figure-four', { options: [1, 2] }),
+        exercise('final-rest', { dose: free(120) }),
+        exercise('return-to-sitting', { options: [1] }),
+      ],
+    ],
+  ],
+);

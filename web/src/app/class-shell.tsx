@@ -1,0 +1,87 @@
+import { clsx } from 'clsx';
+import { NavLink, Outlet, useOutletContext, useParams } from 'react-router';
+import { useClass, useSession } from '../data/hooks.ts';
+import type { WholeClass } from '../data/api-types.ts';
+import { RequestProblem } from '../data/request.ts';
+import { buttonClass } from '../parts/button.tsx';
+import { minutes, showWhen } from '../parts/dates.ts';
+import { Failed, Loading } from '../parts/states.tsx';
+import { Brand } from './brand.tsx';
+import { NotFound } from './error-page.tsx';
+import { RequireSession } from './shell.tsx';
+
+const TABS = ['plan', 'options', 'log'] as const;
+
+/** The frame round one class: what it is, and its screens. */
+export function ClassShell() {
+  return (
+    <RequireSession>
+      <LoadedClass />
+    </RequireSession>
+  );
+}
+
+interface ClassOutlet {
+  lesson: WholeClass;
+  reload: () => Promise<unknown>;
+}
+
+/** The class that the frame has loaded. */
+export function useLesson(): ClassOutlet {
+  return useOutletContext<ClassOutlet>();
+}
+
+function LoadedClass() {
+  const { id = '' } = useParams();
+  const { data: lesson, error, mutate } = useClass(id);
+  if (error instanceof RequestProblem && error.code === 'not-found') return <NotFound />;
+  if (error && !lesson) return <Failed error={error} retry={() => void mutate()} />;
+  if (!lesson) return <Loading what="the class" />;
+  return (
+    <div className="flex h-dvh flex-col">
+      <ClassHeader lesson={lesson} />
+      <main className="flex min-h-0 flex-1 flex-col">
+        <Outlet context={{ lesson, reload: () => mutate() } satisfies ClassOutlet} />
+      </main>
+    </div>
+  );
+}
+
+function ClassHeader({ lesson }: { lesson: WholeClass }) {
+  const session = useSession();
+  const zone = session.data?.studio.timeZone ?? 'UTC';
+  return (
+    <header className="flex min-h-14 shrink-0 items-center gap-2 border-b border-line bg-leaf px-3 sm:gap-4 sm:px-5 print:hidden">
+      <Brand />
+      <div className="min-w-0 flex-1 lg:flex lg:items-baseline lg:gap-4">
+        <h1 className="truncate text-lg lg:text-xl">{lesson.title}</h1>
+        <p className="truncate text-soft max-sm:hidden">
+          {showWhen(lesson.startsAt, zone)} · {minutes(lesson.plan.targetS)} ·{' '}
+          {lesson.attendees.length} coming
+        </p>
+      </div>
+      <nav aria-label="This class" className="flex items-center gap-0.5 sm:gap-1">
+        {TABS.map((tab) => (
+          <NavLink
+            key={tab}
+            to={`/classes/${lesson.id}/${tab}`}
+            className={({ isActive }) =>
+              clsx(
+                'rounded-lg px-2 py-1.5 capitalize sm:px-3',
+                isActive ? 'bg-mist font-semibold text-fern' : 'hover:bg-mist',
+              )
+            }
+          >
+            {tab}
+          </NavLink>
+        ))}
+        <NavLink
+          to={`/classes/${lesson.id}/teach`}
+          className={buttonClass('main', 'ml-1 min-h-9 px-4')}
+        >
+          Teach
+        </NavLink>
+      </nav>
+    </header>
+  );
+}

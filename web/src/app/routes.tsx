@@ -1,0 +1,39 @@
+import { createBrowserRouter } from 'react-router';
+import { Loading } from '../parts/states.tsx';
+import { ErrorPage, NotFound } from './error-page.tsx';
+import { ClassShell } from './class-shell.tsx';
+import { Shell } from './shell.tsx';
+
+/** Every screen is fetched when it is first opened. */
+export const router = createBrowserRouter([
+  {
+    errorElement: <ErrorPage />,
+    HydrateFallback: () => <Loading what="Wrenfern" />,
+    children: [
+      { path: '/sign-in', lazy: () => import('../screens/sign-in/sign-in.tsx') },
+      { path: '/studios/:slug', lazy: () => import('../screens/sign-in/demo-door.tsx') },
+      {
+        element: <Shell />,
+        children: [
+          { path: '/', lazy: () => import('../screens/today/today.tsx') },
+          { path: '/library', lazy: () => import('../screens/library/library.tsx') },
+          { path: '/library/:slug', lazy: () => import('../screens/library/exercise-page.tsx') },
+          { path: '/people', lazy: () => import('../screens/people/people.tsx') },
+          { path: '/people/:id', lazy: () => import('../screens/people/person-page.tsx') },
+          { path: '/studio', lazy: () => import('../screens/studio/studio.tsx') },
+        ],
+      },
+      {
+        path: '/classes/:id',
+        element: <ClassShell />,
+        children: [
+          { path: 'plan', lazy: () => import('../screens/plan/plan.tsx') },
+          { path: 'options', lazy: () => import('../screens/options/options.tsx') },
+          { path: 'log', lazy: () => import('../screens/log/log.tsx') },
+        ],
+      },
+      { path: '/classes/:id/teach', lazy: () => import('../screens/teach/teach.tsx') },
+      { path: '*', element: <NotFound /> },
+    ],
+  },
+]);

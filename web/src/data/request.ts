@@ -1,0 +1,82 @@
+/** One field at fault, as a path into what was sent. */
+export interface FieldFault {
+  path: (string | number)[];
+  message: string;
+}
+
+/** A request that did not do what was asked; `code` is the server's, or `offline`. */
+export class RequestProblem extends Error {
+  readonly code: string;
+  readonly status: number;
+  readonly fields: FieldFault[];
+  readonly details: Record<string, unknown>;
+
+  constructor(
+    code: string,
+    status: number,
+    title: string,
+    fields: FieldFault[] = [],
+    details: Record<string, unknown> = {},
+  ) {
+    super(title);
+    this.code = code;
+    this.status = status;
+    this.fields = fields;
+    this.details = details;
+  }
+}
+
+const OFFLINE = 'The server can’t be reached. Check the connection; nothing you wrote is lost.';
+
+/** Sends and reads JSON. Throws a `RequestProblem` for every refusal and for a lost connection. */
+export async function request<T>(method: string, path: string, body?: unknown): Promise<T> {
+  const response = await send(method, path, body);
+  if (response.status === 204) return undefined as T;
+  const text = await response.text();
+  const value: unknown = text ? parse(text) : undefined;
+  if (response.ok) return value as T;
+  throw problemOf(response.status, value);
+}
+
+async function send(method: string, path: string, body: unknown): Promise<Response> {
+  try {
+    return await fetch(`/api${path}`, {
+      method,
+      ...(body === undefined
+        ? {}
+        : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+    });
+  } catch (error) {
+    throw Object.assign(new RequestProblem('offline', 0, OFFLINE), { cause: error });
+  }
+}
+
+function parse(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch (error) {
+    throw Object.assign(new RequestProblem('unreadable', 0, OFFLINE), { cause: error });
+  }
+}
+
+function problemOf(status: number, value: unknown): RequestProblem {
+  const details = (value ?? {}) as Record<string, unknown>;
+  const { code, title, errors } = details;
+  return new RequestProblem(
+    typeof code === 'string' ? code : 'unexpected',
+    status,
+    typeof title === 'string' ? title : 'Something went wrong on the server.',
+    Array.isArray(errors) ? (errors as FieldFault[]) : [],
+    details,
+  );
+}
+
+/** The problem's sentence with the fields at fault, for a message. */
+export function sentenceOf(error: unknown): string {
+  if (!(error instanceof RequestProblem)) return 'Something went wrong in the page.';
+  const fields = error.fields.map(({ path, message }) => {
+    const where = path.filter((part) => typeof part === 'string').join(' › ');
+    return where ? `${where}: ${message}` : message;
+  });
+  return [error.message, ...fields].join(' ');
+}

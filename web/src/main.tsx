@@ -1,0 +1,14 @@
+import '@fontsource-variable/fraunces/soft.css';
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import './app/styles.css';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { App } from './app/app.tsx';
+
+const root = document.getElementById('root');
+if (!root) throw new Error('the page has no #root');
+createRoot(root).render(
+  <StrictMode>
+    <App />
+  </StrictMode>,
+);

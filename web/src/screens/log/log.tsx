@@ -1,0 +1,262 @@
+import { scaleLinear } from 'd3';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import {
+  summariseClass,
+  type ClassSummary,
+  type LoggedItem,
+} from '@wrenfern/core/log/summarise-class';
+import { showClock } from '@wrenfern/core/plan/show-time';
+import { useLesson } from '../../app/class-shell.tsx';
+import type { WholeClass } from '../../data/api-types.ts';
+import { analyseClass } from '../../data/class-analysis.ts';
+import { useClassEvents, useClassNote, useSession } from '../../data/hooks.ts';
+import { request, sentenceOf } from '../../data/request.ts';
+import { Button, buttonClass } from '../../parts/button.tsx';
+import { showTimeOfDay } from '../../parts/dates.ts';
+import { Field, inputClass } from '../../parts/field.tsx';
+import { Empty, Failed, Loading } from '../../parts/states.tsx';
+
+/** A taught class: what was planned beside what it really took. */
+export function Component() {
+  const { lesson } = useLesson();
+  const events = useClassEvents(lesson.id);
+  const summary = useMemo(() => {
+    if (!events.data) return undefined;
+    const { timeline } = analyseClass(lesson, lesson.plan);
+    return summariseClass(timeline, events.data.events, Date.now());
+  }, [lesson, events.data]);
+  if (events.error && !events.data) {
+    return <Failed error={events.error} retry={() => void events.mutate()} />;
+  }
+  if (!events.data) return <Loading what="the log" />;
+  return (
+    <div className="min-h-0 flex-1 overflow-y-auto">
+      <div className="mx-auto max-w-5xl p-4 sm:p-6">
+        {summary ? (
+          <>
+            <Outline summary={summary} />
+            <Items summary={summary} lesson={lesson} />
+          </>
+        ) : (
+          <Empty title="Not taught yet">
+            The log writes itself while you teach.{' '}
+            <Link className="font-semibold text-fern underline" to={`/classes/${lesson.id}/teach`}>
+              Teach the class
+            </Link>
+          </Empty>
+        )}
+        {summary ? <Afterwards classId={lesson.id} /> : null}
+      </div>
+    </div>
+  );
+}
+
+function Outline({ summary }: { summary: ClassSummary }) {
+  const session = useSession();
+  const zone = session.data?.studio.timeZone ?? 'UTC';
+  const difference = summary.actualS - summary.plannedS;
+  const done = summary.items.filter((item) => item.done).length;
+  const started = new Date(summary.startedAtMs).toISOString();
+  const ended = summary.endedAtMs ? new Date(summary.endedAtMs).toISOString() : undefined;
+  return (
+    <div className="mb-5 flex flex-wrap items-end gap-x-8 gap-y-3">
+      <div>
+        <p className="text-soft">
+          {showTimeOfDay(started, zone)} to{' '}
+          {ended ? showTimeOfDay(ended, zone) : 'now, still running'}
+        </p>
+        <p className="title text-4xl">{showClock(summary.actualS)}</p>
+      </div>
+      <p className="text-base">
+        planned {showClock(summary.plannedS)},{' '}
+        <span className={difference > 60 ? 'font-semibold text-copper' : 'font-semibold'}>
+          {showClock(Math.abs(difference))} {difference >= 0 ? 'longer' : 'shorter'}
+        </span>
+        <br />
+        <span className="text-soft">
+          {done} of {summary.items.length} items taught
+        </span>
+      </p>
+      <p className="ml-auto flex items-center gap-4 text-[0.8125rem] text-soft" aria-hidden>
+        <span className="flex items-center gap-1.5">
+          <span className="h-2 w-6 rounded bg-line-strong/60" /> planned
+        </span>
+        <span className="flex items-center gap-1.5">
+          <span className="h-2 w-6 rounded bg-fern" /> taught
+        </span>
+      </p>
+    </div>
+  );
+}
+
+function Items({ summary, lesson }: { summary: ClassSummary; lesson: WholeClass }) {
+  const longest = Math.max(60, ...summary.items.flatMap((item) => [item.plannedS, item.actualS]));
+  const percent = scaleLinear([0, longest], [0, 100]);
+  const nameOf = new Map(lesson.attendees.map(({ person }) => [person.id, person.name]));
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full border-collapse">
+        <thead>
+          <tr className="border-b border-line-strong text-left text-soft">
+            <th scope="col" className="py-1.5 pr-3 font-normal">
+              Item
+            </th>
+            <th scope="col" className="w-2/5 px-3 font-normal max-sm:hidden">
+              <span className="sr-only">As bars</span>
+            </th>
+            <th scope="col" className="px-2 text-right font-normal">
+              Planned
+            </th>
+            <th scope="col" className="px-2 text-right font-normal">
+              Taught
+            </th>
+            <th scope="col" className="pl-2 text-right font-normal">
+              Difference
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {summary.items.map((item) => (
+            <tr key={item.itemId} className="border-b border-line align-top">
+              <th scope="row" className="py-2 pr-3 text-left font-semibold">
+                {item.name}
+                {item.done ? null : <span className="ml-2 font-normal text-copper">left out</span>}
+                <Details item={item} nameOf={nameOf} />
+              </th>
+              <td className="px-3 py-2.5 max-sm:hidden" aria-hidden>
+                <div
+                  className="h-2 rounded bg-line-strong/60"
+                  style={{ width: `${percent(item.plannedS)}%` }}
+                />
+                <div
+                  className="mt-1 h-2 rounded bg-fern"
+                  style={{ width: `${percent(item.actualS)}%` }}
+                />
+              </td>
+              <td className="px-2 py-2 text-right">{showClock(item.plannedS)}</td>
+              <td className="px-2 py-2 text-right">{showClock(item.actualS)}</td>
+              <td className="py-2 pl-2 text-right">
+                <Difference item={item} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function Difference({ item }: { item: LoggedItem }) {
+  if (!item.done) return <span className="text-soft">–</span>;
+  const difference = item.actualS - item.plannedS;
+  const large = difference > Math.max(20, item.plannedS * 0.25);
+  return (
+    <span className={large ? 'font-semibold text-copper' : ''}>
+      {difference < 0 ? '−' : '+'}
+      {showClock(Math.abs(difference))}
+    </span>
+  );
+}
+
+function Details({ item, nameOf }: { item: LoggedItem; nameOf: Map<string, string> }) {
+  const moves = Object.entries(item.moved).map(
+    ([id, option]) => `${nameOf.get(id) ?? 'somebody'} did option ${option}`,
+  );
+  const lines = [...item.notes, ...moves];
+  if (lines.length === 0) return null;
+  return (
+    <ul className="font-normal text-soft">
+      {lines.map((line) => (
+        <li key={line}>{line}</li>
+      ))}
+    </ul>
+  );
+}
+
+const EFFORTS = [
+  { value: 1, name: 'easy' },
+  { value: 2, name: 'light' },
+  { value: 3, name: 'middling' },
+  { value: 4, name: 'hard' },
+  { value: 5, name: 'very hard' },
+] as const;
+
+function Afterwards({ classId }: { classId: string }) {
+  const note = useClassNote(classId);
+  if (note.error && !note.data) {
+    return <Failed error={note.error} retry={() => void note.mutate()} />;
+  }
+  if (!note.data) return <Loading what="the note" />;
+  return <NoteForm classId={classId} first={note.data} />;
+}
+
+function NoteForm({
+  classId,
+  first,
+}: {
+  classId: string;
+  first: { effort: number | null; note: string };
+}) {
+  const [effort, setEffort] = useState(first.effort);
+  const [text, setText] = useState(first.note);
+  const changed = effort !== first.effort || text !== first.note;
+  const { mutate } = useClassNote(classId);
+  const save = async () => {
+    try {
+      const saved = await request<{ effort: number | null; note: string }>(
+        'PUT',
+        `/classes/${classId}/note`,
+        { effort, note: text },
+      );
+      await mutate(saved, { revalidate: false });
+      toast.success('Kept in the log');
+    } catch (error) {
+      toast.error(sentenceOf(error));
+    }
+  };
+  return (
+    <section className="mt-6 flex max-w-xl flex-col gap-3" aria-label="Afterwards">
+      <h2 className="text-xl">Afterwards</h2>
+      <fieldset>
+        <legend className="mb-1 font-semibold">How hard it was for the group</legend>
+        <div className="flex flex-wrap gap-2">
+          {EFFORTS.map(({ value, name }) => (
+            <label
+              key={value}
+              className={buttonClass(
+                'plain',
+                effort === value ? 'bg-mist! border-fern! text-fern!' : '',
+              )}
+            >
+              <input
+                type="radio"
+                name="effort"
+                className="sr-only"
+                checked={effort === value}
+                onChange={() => setEffort(value)}
+              />
+              {value} {name}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <Field label="Note: what to change, what to build on">
+        {(named) => (
+          <textarea
+            {...named}
+            rows={3}
+            maxLength={4000}
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            className={inputClass}
+          />
+        )}
+      </Field>
+      <Button look="main" className="self-start" disabled={!changed} onClick={() => void save()}>
+        Keep
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,141 @@
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import type { Catalogue } from '@wrenfern/core/movement/catalogue';
+import { explainReason, type Choice, type HandChoice } from '@wrenfern/core/people/choose-options';
+import type { ExerciseItem } from '@wrenfern/core/plan/plan';
+import type { BookedPerson, WholeClass } from '../../data/api-types.ts';
+import { Button } from '../../parts/button.tsx';
+import { Select } from '../../parts/select.tsx';
+import { ChoiceMark } from './choice-mark.tsx';
+import { useSaveBooking } from './save-booking.ts';
+
+interface ChoiceCellProps {
+  lesson: WholeClass;
+  booked: BookedPerson;
+  item: ExerciseItem;
+  choice: Choice;
+  catalogue: Catalogue;
+}
+
+/** One person at one exercise: the mark, and behind it the reason and another choice. */
+export function ChoiceCell({ lesson, booked, item, choice, catalogue }: ChoiceCellProps) {
+  const [open, setOpen] = useState(false);
+  const exercise = catalogue.require(item.exercise);
+  const first = booked.person.name.split(' ')[0] ?? booked.person.name;
+  const said = sayChoice(choice, item, catalogue);
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger
+        aria-label={`${booked.person.name}, ${exercise.name}: ${said}`}
+        title={said}
+        className="grid min-h-10 w-full place-items-center rounded-lg hover:bg-mist data-[state=open]:bg-mist data-[state=open]:ring-2 data-[state=open]:ring-fern"
+      >
+        <ChoiceMark choice={choice} item={item} catalogue={catalogue} />
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          collisionPadding={12}
+          sideOffset={4}
+          className="z-50 w-80 max-w-[92vw] rounded-xl border border-line bg-leaf p-4 shadow-lg"
+        >
+          <h3 className="text-base">
+            {first} · {exercise.name} → {said}
+          </h3>
+          <ul className="my-2 flex list-disc flex-col gap-1 pl-5">
+            {choice.reasons.map((reason) => (
+              <li key={JSON.stringify(reason)}>{explainReason(reason, exercise)}</li>
+            ))}
+          </ul>
+          {choice.kind === 'rest' ? <p className="mb-2 text-soft">Rest: {choice.shape}.</p> : null}
+          <ChooseAnother
+            lesson={lesson}
+            booked={booked}
+            item={item}
+            choice={choice}
+            catalogue={catalogue}
+            done={() => setOpen(false)}
+          />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+function ChooseAnother({
+  lesson,
+  booked,
+  item,
+  choice,
+  catalogue,
+  done,
+}: ChoiceCellProps & { done: () => void }) {
+  const save = useSaveBooking(lesson.id);
+  const exercise = catalogue.require(item.exercise);
+  const isByHand = booked.byHand[item.id] !== undefined;
+  const swaps = exercise.swaps.flatMap((slug) => {
+    const swap = catalogue.get(slug);
+    return swap ? [{ value: `swap ${slug} 1`, name: `instead: ${swap.name}` }] : [];
+  });
+  const choices = [
+    ...exercise.options.map((option) => ({
+      value: `option ${option.number}`,
+      name: `${option.number} ${option.name}`,
+    })),
+    ...swaps,
+    { value: 'rest', name: 'rest' },
+  ];
+  const current =
+    choice.kind === 'option'
+      ? `option ${choice.option}`
+      : choice.kind === 'swap'
+        ? `swap ${choice.exercise} ${choice.option}`
+        : 'rest';
+  const known = choices.some(({ value }) => value === current)
+    ? choices
+    : [{ value: current, name: sayChoice(choice, item, catalogue) }, ...choices];
+  const choose = async (value: string) => {
+    const saved = await save(booked.person.id, {
+      choices: { ...booked.byHand, [item.id]: readChoice(value) },
+    });
+    if (saved) done();
+  };
+  const back = async () => {
+    const { [item.id]: _dropped, ...choices } = booked.byHand;
+    if (await save(booked.person.id, { choices })) done();
+  };
+  return (
+    <div className="flex flex-col gap-2">
+      <Select
+        label="Choose another"
+        value={current}
+        choices={known}
+        onChange={(value) => void choose(value)}
+      />
+      {isByHand ? (
+        <Button look="quiet" onClick={() => void back()}>
+          Back to what is worked out
+        </Button>
+      ) : null}
+    </div>
+  );
+}
+
+function readChoice(value: string): HandChoice {
+  const [kind, second = '', third] = value.split(' ');
+  if (kind === 'option') return { kind, option: Number(second) };
+  if (kind === 'swap') return { kind, exercise: second, option: Number(third) };
+  return { kind: 'rest' };
+}
+
+function sayChoice(choice: Choice, item: ExerciseItem, catalogue: Catalogue): string {
+  switch (choice.kind) {
+    case 'option': {
+      const option = catalogue.require(item.exercise).options[choice.option - 1];
+      return `option ${choice.option}, ${option?.name ?? ''}`;
+    }
+    case 'swap':
+      return `${catalogue.require(choice.exercise).name} instead`;
+    case 'rest':
+      return 'rest';
+  }
+}

@@ -1,0 +1,139 @@
+import type { Catalogue } from '@wrenfern/core/movement/catalogue';
+import { cautionOf } from '@wrenfern/core/people/cautions';
+import type { OptionsPlan, Version } from '@wrenfern/core/people/choose-options';
+import { cautionsOn } from '@wrenfern/core/people/person';
+import { shownOption, type ExerciseItem } from '@wrenfern/core/plan/plan';
+import type { BookedPerson, WholeClass } from '../../data/api-types.ts';
+import { Figure } from '../../parts/figure.tsx';
+import { ChoiceCell } from './choice-cell.tsx';
+import { TodaySheet } from './today-sheet.tsx';
+
+interface OptionsTableProps {
+  lesson: WholeClass;
+  people: readonly BookedPerson[];
+  items: readonly ExerciseItem[];
+  options: OptionsPlan;
+  catalogue: Catalogue;
+}
+
+/** A sticky head and first column, so that a name and an exercise are always in sight. */
+export function OptionsTable({ lesson, people, items, options, catalogue }: OptionsTableProps) {
+  return (
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- a scrolling area must be reachable by keyboard
+    <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="Options">
+      <table className="border-separate border-spacing-0 pr-6 pb-6">
+        <thead>
+          <tr>
+            <th
+              scope="col"
+              className="sticky top-0 left-0 z-20 min-w-48 border-b border-line bg-paper p-3 text-left align-bottom max-sm:min-w-32"
+            >
+              Who
+            </th>
+            {items.map((item) => (
+              <ExerciseHead key={item.id} item={item} catalogue={catalogue} />
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {people.map((booked) => (
+            <tr key={booked.person.id}>
+              <th
+                scope="row"
+                className="sticky left-0 z-10 border-b border-line bg-paper px-3 py-1 text-left font-normal"
+              >
+                <PersonHead booked={booked} lesson={lesson} />
+              </th>
+              {items.map((item) => {
+                const choice = options.choices.get(booked.person.id)?.get(item.id);
+                return (
+                  <td key={item.id} className="border-b border-line p-0.5 text-center">
+                    {choice ? (
+                      <ChoiceCell
+                        lesson={lesson}
+                        booked={booked}
+                        item={item}
+                        choice={choice}
+                        catalogue={catalogue}
+                      />
+                    ) : null}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+        <tfoot>
+          <tr>
+            <th
+              scope="row"
+              className="sticky bottom-0 left-0 z-20 border-t-2 border-fern bg-leaf p-3 text-left"
+            >
+              You will cue
+            </th>
+            {items.map((item) => (
+              <td
+                key={item.id}
+                className="sticky bottom-0 z-10 border-t-2 border-fern bg-leaf p-2 text-center text-[0.8125rem]"
+              >
+                {cueWords(options.versions.get(item.id) ?? [])}
+              </td>
+            ))}
+          </tr>
+        </tfoot>
+      </table>
+    </div>
+  );
+}
+
+function ExerciseHead({ item, catalogue }: { item: ExerciseItem; catalogue: Catalogue }) {
+  const exercise = catalogue.require(item.exercise);
+  const option = exercise.options[shownOption(item, exercise) - 1];
+  return (
+    <th
+      scope="col"
+      className="sticky top-0 z-10 min-w-24 border-b border-line bg-paper px-1 pt-2 pb-2 align-bottom font-semibold"
+    >
+      <Figure
+        pose={option?.poses.at(-1) ?? ''}
+        props={(option?.props ?? []).filter((use) => !use.optional)}
+        width={84}
+        height={44}
+        className="mx-auto"
+      />
+      <span className="block text-[0.8125rem] leading-tight">{exercise.name}</span>
+    </th>
+  );
+}
+
+function PersonHead({ booked, lesson }: { booked: BookedPerson; lesson: WholeClass }) {
+  const names = [...cautionsOn(booked.person, lesson.day), ...booked.today].map(
+    (entry) => cautionOf(entry.caution).name,
+  );
+  return (
+    <TodaySheet lesson={lesson} booked={booked}>
+      <button type="button" className="w-full rounded px-1 text-left hover:bg-mist">
+        <span className="block font-semibold">{booked.person.name}</span>
+        {names.length > 0 || booked.todayNote ? (
+          <span className="block max-w-44 text-[0.8125rem] leading-tight text-soft">
+            {[...names, ...(booked.todayNote ? [`today: ${booked.todayNote}`] : [])].join(' · ')}
+          </span>
+        ) : null}
+      </button>
+    </TodaySheet>
+  );
+}
+
+/** Options by number, and how many swap or rest. */
+function cueWords(versions: readonly Version[]): string {
+  const options = versions.flatMap(({ choice }) =>
+    choice.kind === 'option' ? [String(choice.option)] : [],
+  );
+  const swaps = versions.filter(({ choice }) => choice.kind === 'swap').length;
+  const rests = versions.some(({ choice }) => choice.kind === 'rest');
+  return [
+    ...(options.length > 0 ? [options.join(' · ')] : []),
+    ...(swaps > 0 ? [swaps === 1 ? 'swap' : `${swaps} swaps`] : []),
+    ...(rests ? ['rest'] : []),
+  ].join(' + ');
+}

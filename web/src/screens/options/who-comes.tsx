@@ -1,0 +1,100 @@
+import { Users } from 'lucide-react';
+import { useState } from 'react';
+import { useSWRConfig } from 'swr';
+import type { WholeClass } from '../../data/api-types.ts';
+import { usePeople } from '../../data/hooks.ts';
+import { request, sentenceOf } from '../../data/request.ts';
+import { Button } from '../../parts/button.tsx';
+import { Sheet } from '../../parts/dialog.tsx';
+import { inputClass } from '../../parts/field.tsx';
+import { Empty, Failed, Loading } from '../../parts/states.tsx';
+
+/** Chooses who is booked into the class. */
+export function WhoComes({ lesson }: { lesson: WholeClass }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Sheet
+      title="Who comes"
+      open={open}
+      onOpenChange={setOpen}
+      trigger={
+        <Button>
+          <Users size={16} aria-hidden /> {lesson.attendees.length} coming
+        </Button>
+      }
+    >
+      <BookingForm lesson={lesson} done={() => setOpen(false)} />
+    </Sheet>
+  );
+}
+
+function BookingForm({ lesson, done }: { lesson: WholeClass; done: () => void }) {
+  const { mutate } = useSWRConfig();
+  const people = usePeople();
+  const [query, setQuery] = useState('');
+  const [fault, setFault] = useState<string>();
+  const [booked, setBooked] = useState<ReadonlySet<string>>(
+    new Set(lesson.attendees.map(({ person }) => person.id)),
+  );
+  if (people.error && !people.data) {
+    return <Failed error={people.error} retry={() => void people.mutate()} />;
+  }
+  if (!people.data) return <Loading what="people" />;
+  if (people.data.people.length === 0) {
+    return <Empty title="Nobody here yet">Add people in People, then book them in.</Empty>;
+  }
+  const shown = people.data.people.filter(({ name }) =>
+    name.toLowerCase().includes(query.trim().toLowerCase()),
+  );
+  const toggle = (id: string) => {
+    const next = new Set(booked);
+    if (!next.delete(id)) next.add(id);
+    setBooked(next);
+  };
+  const submit = async () => {
+    try {
+      const saved = await request<WholeClass>('PUT', `/classes/${lesson.id}/attendees`, {
+        personIds: [...booked],
+      });
+      await mutate(`/classes/${lesson.id}`, saved, { revalidate: false });
+      done();
+    } catch (error) {
+      setFault(sentenceOf(error));
+    }
+  };
+  return (
+    <div className="flex flex-col gap-3">
+      <input
+        type="search"
+        aria-label="Search people"
+        placeholder="Search people"
+        value={query}
+        onChange={(event) => setQuery(event.target.value)}
+        className={inputClass}
+      />
+      <ul className="max-h-80 overflow-y-auto">
+        {shown.map((person) => (
+          <li key={person.id}>
+            <label className="flex min-h-9 items-center gap-2 rounded-lg px-2 hover:bg-mist">
+              <input
+                type="checkbox"
+                checked={booked.has(person.id)}
+                onChange={() => toggle(person.id)}
+                className="size-4 accent-(--fern)"
+              />
+              {person.name}
+            </label>
+          </li>
+        ))}
+      </ul>
+      {fault ? (
+        <p role="alert" className="text-copper">
+          {fault}
+        </p>
+      ) : null}
+      <Button look="main" onClick={() => void submit()}>
+        Book {booked.size} {booked.size === 1 ? 'person' : 'people'}
+      </Button>
+    </div>
+  );
+}

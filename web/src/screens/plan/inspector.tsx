@@ -1,0 +1,367 @@
+import { clsx } from 'clsx';
+import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
+import { Link } from 'react-router';
+import type { Exercise } from '@wrenfern/core/movement/exercise';
+import { explainReason, type Version } from '@wrenfern/core/people/choose-options';
+import {
+  doseOf,
+  offeredOptions,
+  type ExerciseItem,
+  type Item,
+  type PauseItem,
+} from '@wrenfern/core/plan/plan';
+import { showClock } from '@wrenfern/core/plan/show-time';
+import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
+import { catalogue } from '../../data/catalogue.ts';
+import { Button } from '../../parts/button.tsx';
+import { Field, inputClass } from '../../parts/field.tsx';
+import { Figure } from '../../parts/figure.tsx';
+import { Frond } from '../../parts/frond.tsx';
+import { Select } from '../../parts/select.tsx';
+import { Stepper } from '../../parts/stepper.tsx';
+import { FOUNDATION_WORDS, POSITION_WORDS } from '../../parts/words.ts';
+import { DoseEditor } from './dose-editor.tsx';
+import { nudge } from './drag.ts';
+import { PlanDetailsPanel } from './plan-details.tsx';
+import { useEditor, usePlanScreen } from './plan-context.tsx';
+
+/** The chosen item; the class itself when none is chosen. */
+export function Inspector() {
+  const selectedId = useEditor((editor) => editor.selectedId);
+  const plan = useEditor((editor) => editor.plan);
+  const { analysis } = usePlanScreen();
+  const item = plan.segments
+    .flatMap((segment) => segment.items)
+    .find(({ id }) => id === selectedId);
+  const timed = analysis.timeline.items.find(({ itemId }) => itemId === selectedId);
+  if (!item || !timed) return <PlanDetailsPanel />;
+  return (
+    <div className="flex flex-col gap-4 p-4" key={item.id}>
+      {item.kind === 'pause' ? (
+        <PauseInspector item={item} />
+      ) : (
+        <ExerciseInspector item={item} timed={timed} />
+      )}
+      <NoteField item={item} />
+      <WhereTimeGoes timed={timed} />
+      <MoveButtons itemId={item.id} name={timed.name} />
+    </div>
+  );
+}
+
+function PauseInspector({ item }: { item: PauseItem }) {
+  const edit = useEditor((editor) => editor.edit);
+  return (
+    <>
+      <h2 className="text-xl">Pause</h2>
+      <Field label="What for">
+        {(named) => (
+          <input
+            {...named}
+            defaultValue={item.label}
+            maxLength={120}
+            className={inputClass}
+            onBlur={(event) => {
+              const label = event.target.value.trim();
+              if (label && label !== item.label) {
+                edit({ type: 'setPause', itemId: item.id, label, durationS: item.durationS });
+              }
+            }}
+          />
+        )}
+      </Field>
+      <Stepper
+        label="lasts"
+        unit="s"
+        value={item.durationS}
+        min={5}
+        max={1800}
+        step={15}
+        onChange={(durationS) =>
+          edit({ type: 'setPause', itemId: item.id, label: item.label, durationS })
+        }
+      />
+    </>
+  );
+}
+
+const TEACHING = [
+  { value: 'worked-out', name: 'worked out from the group' },
+  { value: 'full', name: 'full: every option shown' },
+  { value: 'brief', name: 'brief: they know it' },
+  { value: 'none', name: 'none' },
+] as const;
+
+function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedItem }) {
+  const edit = useEditor((editor) => editor.edit);
+  const exercise = catalogue.require(item.exercise);
+  const option = exercise.options[(timed.option ?? 1) - 1];
+  const dose = item.dose ?? option?.dose ?? doseOf(item, exercise);
+  return (
+    <>
+      <div>
+        <h2 className="text-xl">{exercise.name}</h2>
+        <p className="text-soft">{exercise.purpose}</p>
+      </div>
+      {option ? (
+        <Figure
+          pose={option.poses.at(-1) ?? ''}
+          props={option.props.filter((use) => !use.optional)}
+          width={228}
+          height={120}
+          label
+        />
+      ) : null}
+      <DoseEditor
+        dose={dose}
+        exercise={exercise}
+        onChange={(next) => edit({ type: 'setDose', itemId: item.id, dose: next })}
+      />
+      <div className="grid grid-cols-[1fr_6.5rem] items-end gap-2">
+        <Select
+          label="Teaching"
+          value={item.teaching ?? 'worked-out'}
+          choices={TEACHING}
+          onChange={(value) =>
+            edit({
+              type: 'setTeaching',
+              itemId: item.id,
+              ...(value === 'worked-out' ? {} : { teaching: value }),
+            })
+          }
+        />
+        <Stepper
+          label="rest after"
+          unit="s"
+          value={item.restS}
+          min={0}
+          max={600}
+          step={5}
+          onChange={(restS) => edit({ type: 'setRest', itemId: item.id, restS })}
+        />
+      </div>
+      <OptionList item={item} exercise={exercise} />
+      <WhyHere exercise={exercise} timed={timed} />
+      <Words exercise={exercise} />
+    </>
+  );
+}
+
+function OptionList({ item, exercise }: { item: ExerciseItem; exercise: Exercise }) {
+  const edit = useEditor((editor) => editor.edit);
+  const { analysis, attendees } = usePlanScreen();
+  const offered = offeredOptions(item, exercise);
+  const versions = analysis.options.versions.get(item.id) ?? [];
+  const names = new Map(attendees.map(({ person }) => [person.id, person.name.split(' ')[0]]));
+  const whoDoes = (version: Version | undefined) =>
+    version?.people.map((id) => names.get(id) ?? id).join(', ');
+  const toggle = (number: number) => {
+    const next = offered.includes(number)
+      ? offered.filter((each) => each !== number)
+      : [...offered, number].sort((a, b) => a - b);
+    if (next.length === 0) return;
+    const all = next.length === exercise.options.length;
+    edit({ type: 'setOptions', itemId: item.id, ...(all ? {} : { options: next }) });
+  };
+  const others = versions.filter(({ choice }) => choice.kind !== 'option');
+  return (
+    <section aria-label="Options on offer">
+      <h3 className="mb-1 text-base">Options on offer</h3>
+      <ul className="divide-y divide-line border-y border-line">
+        {exercise.options.map((option) => {
+          const isOn = offered.includes(option.number);
+          const version = versions.find(
+            ({ choice }) => choice.kind === 'option' && choice.option === option.number,
+          );
+          return (
+            <li key={option.number}>
+              <label
+                className={clsx(
+                  'flex cursor-pointer items-center gap-2 py-1.5',
+                  !isOn && 'opacity-60',
+                )}
+              >
+                <input
+                  type="checkbox"
+                  checked={isOn}
+                  disabled={isOn && offered.length === 1}
+                  onChange={() => toggle(option.number)}
+                  className="size-4 accent-(--fern)"
+                />
+                <Frond
+                  option={option.number}
+                  of={exercise.options.length}
+                  standard={option.number === exercise.standard}
+                  size={28}
+                />
+                <span className="min-w-0">
+                  <span className="block leading-tight font-semibold">{option.name}</span>
+                  <span className="block text-[0.8125rem] text-soft">
+                    {whoDoes(version) ?? option.change}
+                  </span>
+                </span>
+              </label>
+            </li>
+          );
+        })}
+      </ul>
+      {others.map((version) => (
+        <p key={version.people.join()} className="mt-1.5 text-[0.8125rem] text-copper">
+          <span className="font-semibold">{whoDoes(version)}</span>{' '}
+          {version.choice.kind === 'swap'
+            ? `do ${catalogue.require(version.choice.exercise).name}`
+            : 'rest: nothing here suits'}
+          . {version.choice.reasons[0] ? explainReason(version.choice.reasons[0], exercise) : ''}
+        </p>
+      ))}
+    </section>
+  );
+}
+
+function WhyHere({ exercise, timed }: { exercise: Exercise; timed: TimedItem }) {
+  const { analysis } = usePlanScreen();
+  const own = analysis.findings.filter((finding) => finding.itemIds.includes(timed.itemId));
+  const before = analysis.timeline.items.filter((item) => item.startS < timed.startS);
+  const needs = exercise.needs.map(({ foundation, depth }) => {
+    const teacher = before.findLast((item) =>
+      catalogue
+        .get(item.exercise ?? '')
+        ?.teaches.some((taught) => taught.foundation === foundation && taught.depth >= depth - 1),
+    );
+    const words = FOUNDATION_WORDS[foundation];
+    return teacher ? `${teacher.name} taught ${words}` : `${words} is not taught before it`;
+  });
+  const next = exercise.counters
+    .map((slug) => catalogue.get(slug)?.name)
+    .filter(Boolean)
+    .slice(0, 2);
+  return (
+    <section className="rounded-xl bg-copper-soft p-3">
+      <h3 className="text-base text-copper">Why here?</h3>
+      {own.map((finding) => (
+        <p key={finding.key + finding.rule} className="mt-1">
+          {finding.sentence}
+        </p>
+      ))}
+      <p className="mt-1">
+        {needs.length > 0 ? `${capital(needs.join('; '))}.` : 'It needs nothing before it.'}
+        {next.length > 0 ? ` ${next.join(' or ')} would answer it.` : ''}
+      </p>
+    </section>
+  );
+}
+
+function Words({ exercise }: { exercise: Exercise }) {
+  return (
+    <section aria-label="Words">
+      <h3 className="mb-1 text-base">Say</h3>
+      <ul className="flex flex-col gap-1">
+        {exercise.cues.map((cue) => (
+          <li key={cue}>“{cue}”</li>
+        ))}
+      </ul>
+      <p className="mt-2 text-soft">
+        {POSITION_WORDS[exercise.position]} ·{' '}
+        {exercise.breath.phases.map(({ on, doing }) => `${on}: ${doing}`).join(' · ')}
+      </p>
+      <Link
+        to={`/library/${exercise.slug}`}
+        className="mt-1 inline-block font-semibold text-fern underline"
+      >
+        Its page in the library
+      </Link>
+    </section>
+  );
+}
+
+function NoteField({ item }: { item: Item }) {
+  const edit = useEditor((editor) => editor.edit);
+  return (
+    <Field label="Note to myself">
+      {(named) => (
+        <textarea
+          {...named}
+          rows={2}
+          maxLength={1000}
+          defaultValue={item.note}
+          className={inputClass}
+          onBlur={(event) => {
+            if (event.target.value !== item.note) {
+              edit({ type: 'setNote', itemId: item.id, note: event.target.value });
+            }
+          }}
+        />
+      )}
+    </Field>
+  );
+}
+
+const PART_WORDS = {
+  'set-up': 'Set-up',
+  teaching: 'Words',
+  work: 'Work',
+  options: 'Options',
+  'side-change': 'Other side',
+  'set-rest': 'Between sets',
+  rest: 'Rest',
+  pause: 'Pause',
+} as const;
+
+/** Every second of the item, each part with its reason. */
+function WhereTimeGoes({ timed }: { timed: TimedItem }) {
+  return (
+    <details className="rounded-xl border border-line bg-leaf p-3">
+      <summary className="cursor-pointer font-semibold">
+        Where {showClock(timed.durationS)} goes
+      </summary>
+      <ol className="mt-2 flex flex-col gap-1.5">
+        {timed.parts.map((part) => (
+          <li key={part.startS} className="grid grid-cols-[3rem_1fr] gap-2">
+            <span className="text-right text-soft">{showClock(part.durationS)}</span>
+            <span>
+              <span className="font-semibold">
+                {PART_WORDS[part.kind]}
+                {part.side && part.side !== 'alternating' ? `, ${part.side}` : ''}
+              </span>{' '}
+              <span className="text-soft">
+                {part.reason} ({part.source})
+              </span>
+            </span>
+          </li>
+        ))}
+      </ol>
+    </details>
+  );
+}
+
+function MoveButtons({ itemId, name }: { itemId: string; name: string }) {
+  const { editor } = usePlanScreen();
+  const move = (by: 1 | -1) => {
+    const edit = nudge(editor.getState().plan, itemId, by);
+    if (edit) editor.getState().edit(edit);
+  };
+  return (
+    <div className="flex flex-wrap gap-2">
+      <Button onClick={() => move(-1)} title="Alt and arrow up">
+        <ArrowUp size={15} aria-hidden /> Earlier
+      </Button>
+      <Button onClick={() => move(1)} title="Alt and arrow down">
+        <ArrowDown size={15} aria-hidden /> Later
+      </Button>
+      <Button
+        look="warn"
+        aria-label={`Remove ${name}`}
+        onClick={() => {
+          editor.getState().edit({ type: 'removeItem', itemId });
+          editor.getState().select(undefined);
+        }}
+      >
+        <Trash2 size={15} aria-hidden /> Remove
+      </Button>
+    </div>
+  );
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,24 @@
+import { createContext, useContext } from 'react';
+import { useStore } from 'zustand';
+import type { StoreApi } from 'zustand/vanilla';
+import type { Analysis } from '@wrenfern/core';
+import type { BookedPerson } from '../../data/api-types.ts';
+import type { PlanEditor } from './plan-editor.ts';
+
+interface PlanScreen {
+  editor: StoreApi<PlanEditor>;
+  analysis: Analysis;
+  attendees: BookedPerson[];
+}
+
+export const PlanScreenContext = createContext<PlanScreen | undefined>(undefined);
+
+export function usePlanScreen(): PlanScreen {
+  const screen = useContext(PlanScreenContext);
+  if (!screen) throw new Error('outside the plan screen');
+  return screen;
+}
+
+export function useEditor<T>(pick: (editor: PlanEditor) => T): T {
+  return useStore(usePlanScreen().editor, pick);
+}

@@ -1,0 +1,214 @@
+import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
+import { freshItemId } from '@wrenfern/core/order/running-order';
+import type { School } from '@wrenfern/core/plan/plan';
+import { shareOfTime } from '@wrenfern/core/plan/timing/timeline';
+import { Button } from '../../parts/button.tsx';
+import { Field, inputClass } from '../../parts/field.tsx';
+import { Select } from '../../parts/select.tsx';
+import { Stepper } from '../../parts/stepper.tsx';
+import { useEditor, usePlanScreen } from './plan-context.tsx';
+
+const SCHOOLS: { value: School; name: string }[] = [
+  { value: 'foundations-first', name: 'Foundations first' },
+  { value: 'graded-load', name: 'Graded load, for backs that complain' },
+  { value: 'timed-sets', name: 'Timed sets' },
+  { value: 'classic', name: 'Classic sequence' },
+];
+
+/** The class as a whole: its name, length, school, parts and how its time divides. */
+export function PlanDetailsPanel() {
+  const plan = useEditor((editor) => editor.plan);
+  const edit = useEditor((editor) => editor.edit);
+  return (
+    <div className="flex flex-col gap-4 p-4">
+      <h2 className="text-xl">The class</h2>
+      <Field label="Name">
+        {(named) => (
+          <input
+            {...named}
+            key={plan.title}
+            defaultValue={plan.title}
+            maxLength={120}
+            className={inputClass}
+            onBlur={(event) => {
+              const title = event.target.value.trim();
+              if (title && title !== plan.title) edit({ type: 'setDetails', details: { title } });
+              else event.target.value = plan.title;
+            }}
+          />
+        )}
+      </Field>
+      <div className="grid grid-cols-[6.5rem_1fr] items-end gap-2">
+        <Stepper
+          label="length"
+          unit="min"
+          value={Math.round(plan.targetS / 60)}
+          min={5}
+          max={180}
+          step={5}
+          onChange={(minutes) => edit({ type: 'setDetails', details: { targetS: minutes * 60 } })}
+        />
+        <Select
+          label="School"
+          value={plan.school}
+          choices={SCHOOLS}
+          onChange={(school) => edit({ type: 'setDetails', details: { school } })}
+        />
+      </div>
+      <Field label="Note for the class">
+        {(named) => (
+          <textarea
+            {...named}
+            key={plan.note}
+            rows={2}
+            maxLength={4000}
+            defaultValue={plan.note}
+            className={inputClass}
+            onBlur={(event) => {
+              if (event.target.value !== plan.note) {
+                edit({ type: 'setDetails', details: { note: event.target.value } });
+              }
+            }}
+          />
+        )}
+      </Field>
+      <Division />
+      <Parts />
+      <p className="text-[0.8125rem] text-soft">
+        Wrenfern shows the usual cautions. It does not diagnose or clear anyone: persistent pain
+        goes to a clinician; makers’ instructions and local rules come first.
+      </p>
+    </div>
+  );
+}
+
+function Division() {
+  const { analysis } = usePlanScreen();
+  if (analysis.timeline.items.length === 0) return null;
+  const share = shareOfTime(analysis.timeline);
+  const rows = [
+    { name: 'Work', value: share.work, usual: '58–78' },
+    { name: 'Set-up', value: share.setUp, usual: '12–21' },
+    { name: 'Words', value: share.teaching, usual: '7–19' },
+    { name: 'Rest and talk', value: share.rest, usual: '1–17' },
+  ];
+  return (
+    <section aria-label="How the time divides">
+      <h3 className="mb-1 text-base">How the time divides</h3>
+      <dl className="grid grid-cols-[1fr_auto_auto] gap-x-3 gap-y-0.5">
+        {rows.map(({ name, value, usual }) => (
+          <div key={name} className="contents">
+            <dt>{name}</dt>
+            <dd className="text-right font-semibold">{Math.round(value * 100)} %</dd>
+            <dd className="text-right text-soft">usual {usual}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}
+
+function Parts() {
+  const plan = useEditor((editor) => editor.plan);
+  const edit = useEditor((editor) => editor.edit);
+  const addPart = () =>
+    edit({
+      type: 'addSegment',
+      index: plan.segments.length,
+      segment: { id: freshItemId(plan, 'part'), name: 'New part', items: [] },
+    });
+  const addPause = () => {
+    const segment = plan.segments[0];
+    if (!segment) return;
+    edit({
+      type: 'addItem',
+      segmentId: segment.id,
+      index: 0,
+      item: {
+        kind: 'pause',
+        id: freshItemId(plan, 'pause'),
+        label: 'Welcome',
+        durationS: 120,
+        note: '',
+      },
+    });
+  };
+  return (
+    <section aria-label="Parts of the class">
+      <h3 className="mb-1 text-base">Parts</h3>
+      <ul className="flex flex-col gap-1.5">
+        {plan.segments.map((segment, index) => (
+          <li key={segment.id} className="flex items-center gap-1">
+            <input
+              key={segment.name}
+              aria-label={`Name of part ${index + 1}`}
+              defaultValue={segment.name}
+              maxLength={120}
+              className={inputClass}
+              onBlur={(event) => {
+                const name = event.target.value.trim();
+                if (name && name !== segment.name) {
+                  edit({ type: 'renameSegment', segmentId: segment.id, name });
+                } else event.target.value = segment.name;
+              }}
+            />
+            <SmallButton
+              label={`${segment.name} earlier`}
+              disabled={index === 0}
+              onClick={() => edit({ type: 'moveSegment', segmentId: segment.id, index: index - 1 })}
+            >
+              <ArrowUp size={15} aria-hidden />
+            </SmallButton>
+            <SmallButton
+              label={`${segment.name} later`}
+              disabled={index === plan.segments.length - 1}
+              onClick={() => edit({ type: 'moveSegment', segmentId: segment.id, index: index + 1 })}
+            >
+              <ArrowDown size={15} aria-hidden />
+            </SmallButton>
+            <SmallButton
+              label={`Remove ${segment.name} with its exercises`}
+              disabled={plan.segments.length === 1}
+              onClick={() => edit({ type: 'removeSegment', segmentId: segment.id })}
+            >
+              <Trash2 size={15} aria-hidden />
+            </SmallButton>
+          </li>
+        ))}
+      </ul>
+      <div className="mt-2 flex flex-wrap gap-2">
+        <Button onClick={addPart} disabled={plan.segments.length >= 20}>
+          <Plus size={15} aria-hidden /> Part
+        </Button>
+        <Button onClick={addPause}>
+          <Plus size={15} aria-hidden /> Talk or water
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+function SmallButton({
+  label,
+  disabled,
+  onClick,
+  children,
+}: {
+  label: string;
+  disabled: boolean;
+  onClick: () => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      disabled={disabled}
+      onClick={onClick}
+      className="grid size-8 shrink-0 place-items-center rounded-lg hover:bg-mist disabled:opacity-35"
+    >
+      {children}
+    </button>
+  );
+}

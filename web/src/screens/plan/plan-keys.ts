@@ -1,0 +1,75 @@
+import { useEffect } from 'react';
+import type { StoreApi } from 'zustand/vanilla';
+import { itemsOf } from '@wrenfern/core/plan/plan';
+import type { KeyHint } from '../../app/keys-help.tsx';
+import { isTyping } from '../../app/typing.ts';
+import { nudge } from './drag.ts';
+import type { PlanEditor } from './plan-editor.ts';
+
+export const PLAN_KEYS: readonly KeyHint[] = [
+  { keys: '/', does: 'Search the exercises' },
+  { keys: 'j and k', does: 'Choose the next or the previous row' },
+  { keys: 'Alt ↑ and Alt ↓', does: 'Move the chosen row' },
+  { keys: 'Delete', does: 'Remove the chosen row' },
+  { keys: 'Ctrl Z', does: 'Undo' },
+  { keys: 'Ctrl Shift Z', does: 'Redo' },
+  { keys: 'Space on a grip', does: 'Lift a row; arrows move it, Space drops it, Escape lets go' },
+  { keys: 'Escape', does: 'Choose nothing' },
+];
+
+/** The keys of the Plan screen; fields keep theirs. */
+export function usePlanKeys(editor: StoreApi<PlanEditor>, searchId: string): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.defaultPrevented) return;
+      const isCommand = event.ctrlKey || event.metaKey;
+      if (isTyping(event)) return;
+      if (isCommand && event.key.toLowerCase() === 'z') {
+        event.preventDefault();
+        if (event.shiftKey) editor.getState().redo();
+        else editor.getState().undo();
+        return;
+      }
+      if (isCommand) return;
+      if (act(editor.getState(), event, searchId)) event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [editor, searchId]);
+}
+
+/** True when the key was ours. */
+function act(editor: PlanEditor, event: KeyboardEvent, searchId: string): boolean {
+  const { selectedId, plan } = editor;
+  if (event.key === '/') {
+    document.getElementById(searchId)?.focus();
+    return true;
+  }
+  if (event.key === 'j' || event.key === 'k') {
+    const items = itemsOf(plan);
+    const at = items.findIndex(({ id }) => id === selectedId);
+    const next = event.key === 'j' ? at + 1 : at < 0 ? items.length - 1 : at - 1;
+    const item = items[Math.min(items.length - 1, Math.max(0, next))];
+    if (item) {
+      editor.select(item.id);
+      document.querySelector<HTMLElement>(`[data-item="${item.id}"]`)?.focus();
+    }
+    return true;
+  }
+  if (!selectedId) return false;
+  if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+    const edit = nudge(plan, selectedId, event.key === 'ArrowUp' ? -1 : 1);
+    if (edit) editor.edit(edit);
+    return true;
+  }
+  if (event.key === 'Delete') {
+    editor.edit({ type: 'removeItem', itemId: selectedId });
+    editor.select(undefined);
+    return true;
+  }
+  if (event.key === 'Escape') {
+    editor.select(undefined);
+    return true;
+  }
+  return false;
+}

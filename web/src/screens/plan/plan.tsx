@@ -1,0 +1,210 @@
+import {
+  closestCenter,
+  DndContext,
+  DragOverlay,
+  KeyboardSensor,
+  PointerSensor,
+  pointerWithin,
+  useSensor,
+  useSensors,
+  type CollisionDetection,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
+import { ListPlus, PanelRight } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
+import { useStore } from 'zustand';
+import { useSWRConfig } from 'swr';
+import { useLesson } from '../../app/class-shell.tsx';
+import { KeysHelp } from '../../app/keys-help.tsx';
+import type { WholeClass } from '../../data/api-types.ts';
+import { catalogue } from '../../data/catalogue.ts';
+import { analyseClass } from '../../data/class-analysis.ts';
+import { request } from '../../data/request.ts';
+import { Button } from '../../parts/button.tsx';
+import { Sheet } from '../../parts/dialog.tsx';
+import { CataloguePanel } from './catalogue-panel.tsx';
+import { ConflictDialog } from './conflict-dialog.tsx';
+import { findDraft, keepDraft } from './draft-storage.ts';
+import { dropNew, dropRow, slugOf } from './drag.ts';
+import { Foot } from './foot.tsx';
+import { Inspector } from './inspector.tsx';
+import { PlanScreenContext } from './plan-context.tsx';
+import { createPlanEditor, type PlanEditor } from './plan-editor.ts';
+import { PLAN_KEYS, usePlanKeys } from './plan-keys.ts';
+import { Score } from './score.tsx';
+
+const SEARCH_ID = 'catalogue-search';
+
+export function Component() {
+  const { lesson } = useLesson();
+  // A class keeps one editor while its screen is open, whatever is fetched meanwhile.
+  return <PlanScreen key={lesson.id} lesson={lesson} />;
+}
+
+function startEditor(lesson: WholeClass, onSaved: (revision: number) => void) {
+  const editor = createPlanEditor({
+    plan: lesson.plan,
+    revision: lesson.revision,
+    send: async (revision, plan) => {
+      const saved = await request<{ revision: number }>('PUT', `/classes/${lesson.id}/plan`, {
+        revision,
+        plan,
+      });
+      onSaved(saved.revision);
+      return saved;
+    },
+    keepDraft: (draft) => keepDraft(lesson.id, draft),
+    later: (ms, call) => {
+      const timer = setTimeout(call, ms);
+      return () => clearTimeout(timer);
+    },
+  });
+  const draft = findDraft(lesson.id);
+  if (draft) {
+    editor.setState({
+      plan: draft.plan,
+      revision: draft.revision,
+      save: { status: 'waiting' },
+    });
+    void editor.getState().saveNow();
+  }
+  return editor;
+}
+
+function PlanScreen({ lesson }: { lesson: WholeClass }) {
+  const { mutate } = useSWRConfig();
+  const [editor] = useState(() =>
+    startEditor(lesson, (revision) => {
+      const { plan } = editor.getState();
+      void mutate(
+        `/classes/${lesson.id}`,
+        (known?: WholeClass) => (known ? { ...known, plan, revision, title: plan.title } : known),
+        { revalidate: false },
+      );
+    }),
+  );
+  const plan = useStore(editor, (state: PlanEditor) => state.plan);
+  const selectedId = useStore(editor, (state: PlanEditor) => state.selectedId);
+  const analysis = useMemo(() => analyseClass(lesson, plan), [lesson, plan]);
+  const screen = useMemo(
+    () => ({ editor, analysis, attendees: lesson.attendees }),
+    [editor, analysis, lesson.attendees],
+  );
+  usePlanKeys(editor, SEARCH_ID);
+  useSaveOnLeave(editor);
+  return (
+    <PlanScreenContext value={screen}>
+      <DragArea editor={editor}>
+        <div className="flex min-h-0 flex-1">
+          <aside
+            aria-label="Exercises to add"
+            className="flex w-58 shrink-0 flex-col border-r border-line max-lg:hidden"
+          >
+            <CataloguePanel day={lesson.day} searchId={SEARCH_ID} />
+          </aside>
+          <section aria-label="Score" className="flex min-w-0 flex-1 flex-col">
+            <div className="flex gap-2 border-b border-line p-2 lg:hidden">
+              <Sheet
+                title="Exercises"
+                from="left"
+                trigger={
+                  <Button>
+                    <ListPlus size={16} aria-hidden /> Add exercises
+                  </Button>
+                }
+              >
+                <CataloguePanel day={lesson.day} searchId={`${SEARCH_ID}-drawer`} />
+              </Sheet>
+              <Sheet
+                title="Details"
+                from="right"
+                trigger={
+                  <Button>
+                    <PanelRight size={16} aria-hidden />
+                    {selectedId ? 'Chosen row' : 'The class'}
+                  </Button>
+                }
+              >
+                <Inspector />
+              </Sheet>
+            </div>
+            <Score />
+          </section>
+          <aside
+            aria-label="Details"
+            className="w-68 shrink-0 overflow-y-auto border-l border-line max-lg:hidden"
+          >
+            <Inspector />
+          </aside>
+        </div>
+      </DragArea>
+      <Foot />
+      <ConflictDialog />
+      <KeysHelp keys={PLAN_KEYS} />
+    </PlanScreenContext>
+  );
+}
+
+/** The pointer says exactly; a keyboard drag has none, and takes the nearest. */
+const collide: CollisionDetection = (input) => {
+  const within = pointerWithin(input);
+  return within.length > 0 ? within : input.pointerCoordinates ? [] : closestCenter(input);
+};
+
+function DragArea({
+  editor,
+  children,
+}: {
+  editor: ReturnType<typeof createPlanEditor>;
+  children: React.ReactNode;
+}) {
+  const [dragged, setDragged] = useState<string>();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const drop = ({ active, over }: DragEndEvent) => {
+    setDragged(undefined);
+    if (!over) return;
+    const { plan, edit, select } = editor.getState();
+    const slug = slugOf(String(active.id));
+    const exercise = slug ? catalogue.get(slug) : undefined;
+    const made = exercise
+      ? dropNew(plan, exercise, String(over.id))
+      : dropRow(plan, String(active.id), String(over.id));
+    if (!made) return;
+    edit(made);
+    if (made.type === 'addItem') select(made.item.id);
+  };
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={collide}
+      onDragStart={({ active }) => setDragged(String(active.id))}
+      onDragCancel={() => setDragged(undefined)}
+      onDragEnd={drop}
+    >
+      {children}
+      <DragOverlay dropAnimation={null}>
+        {dragged?.startsWith('new:') ? (
+          <div className="rounded-xl border border-fern bg-mist px-4 py-2 font-semibold shadow-lg">
+            {catalogue.get(slugOf(dragged) ?? '')?.name}
+          </div>
+        ) : null}
+      </DragOverlay>
+    </DndContext>
+  );
+}
+
+/** What is still waiting is sent when the screen is left; the draft stays until it has arrived. */
+function useSaveOnLeave(editor: ReturnType<typeof createPlanEditor>) {
+  useEffect(() => {
+    const flush = () => void editor.getState().saveNow();
+    document.addEventListener('visibilitychange', flush);
+    return () => {
+      document.removeEventListener('visibilitychange', flush);
+      flush();
+    };
+  }, [editor]);
+}

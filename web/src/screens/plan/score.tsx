@@ -1,0 +1,216 @@
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { clsx } from 'clsx';
+import { Coffee, GripVertical } from 'lucide-react';
+import { useMemo, type CSSProperties, type ReactNode } from 'react';
+import { describeDose } from '@wrenfern/core/movement/dose';
+import { doseOf, type ExerciseItem, type Item } from '@wrenfern/core/plan/plan';
+import { showClock } from '@wrenfern/core/plan/show-time';
+import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
+import { catalogue } from '../../data/catalogue.ts';
+import { Figure } from '../../parts/figure.tsx';
+import { Frond } from '../../parts/frond.tsx';
+import { flatIds, headerId, rowId } from './drag.ts';
+import { LaneHeads, Lanes, LANES_WIDTH } from './lanes.tsx';
+import { useEditor, usePlanScreen } from './plan-context.tsx';
+import { layOutScore, type ScoreHeader, type ScoreRow } from './score-layout.ts';
+
+/** Rows under this height show no picture. */
+const PICTURE_FROM_PX = 46;
+
+/** The running order: time runs down, lanes run beside it. */
+export function Score() {
+  const { analysis } = usePlanScreen();
+  const plan = useEditor((editor) => editor.plan);
+  const layout = useMemo(() => layOutScore(analysis.timeline), [analysis.timeline]);
+  const items = new Map(
+    plan.segments.flatMap((segment) => segment.items).map((item) => [item.id, item]),
+  );
+  const marked = new Set(analysis.findings.flatMap((finding) => finding.itemIds));
+  return (
+    <div className="flex min-h-0 flex-1 flex-col">
+      <div className="flex h-9 shrink-0 border-b border-line max-md:hidden">
+        <span className="flex-1 self-end pb-1.5 pl-16 text-[0.8125rem] text-soft" aria-hidden>
+          Exercise
+        </span>
+        <LaneHeads />
+        <span className="w-4" />
+      </div>
+      <div className="min-h-0 flex-1 overflow-y-auto" style={{ scrollbarGutter: 'stable' }}>
+        <div className="flex pr-1 pb-10">
+          <SortableContext items={flatIds(plan)} strategy={verticalListSortingStrategy}>
+            <ol aria-label="Running order" className="min-w-0 flex-1 list-none pl-2">
+              {layout.headers.map((header) => (
+                <SegmentRows
+                  key={header.segmentId}
+                  header={header}
+                  isEmpty={!layout.rows.some(({ item }) => item.segmentId === header.segmentId)}
+                >
+                  {layout.rows
+                    .filter(({ item }) => item.segmentId === header.segmentId)
+                    .map((row) => {
+                      const item = items.get(row.item.itemId);
+                      return item ? (
+                        <Row key={item.id} row={row} item={item} isMarked={marked.has(item.id)} />
+                      ) : null;
+                    })}
+                </SegmentRows>
+              ))}
+            </ol>
+          </SortableContext>
+          <div className="shrink-0 max-md:hidden" style={{ width: LANES_WIDTH }}>
+            <Lanes layout={layout} />
+          </div>
+        </div>
+      </div>
+    </div>
+  );
+}
+
+function SegmentRows({
+  header,
+  isEmpty,
+  children,
+}: {
+  header: ScoreHeader;
+  isEmpty: boolean;
+  children: ReactNode;
+}) {
+  const { setNodeRef, transform, transition, isOver } = useSortable({
+    id: headerId(header.segmentId),
+    disabled: { draggable: true },
+  });
+  return (
+    <>
+      <li
+        ref={setNodeRef}
+        style={{
+          height: header.height,
+          marginBottom: 4,
+          transform: CSS.Translate.toString(transform),
+          transition,
+        }}
+        className={clsx('flex items-end gap-3 pl-14', isOver && 'border-b-2 border-fern')}
+      >
+        <h2 className="text-base text-fern">{header.name}</h2>
+        <span className="mb-1 text-[0.8125rem] text-soft">
+          {isEmpty ? 'empty: drop an exercise here' : showClock(header.durationS)}
+        </span>
+        <span className="mb-2.5 h-px flex-1 bg-line" />
+      </li>
+      {children}
+    </>
+  );
+}
+
+function Row({ row, item, isMarked }: { row: ScoreRow; item: Item; isMarked: boolean }) {
+  const isSelected = useEditor((editor) => editor.selectedId === item.id);
+  const select = useEditor((editor) => editor.select);
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging, isOver } =
+    useSortable({ id: rowId(item.id) });
+  const style: CSSProperties = {
+    height: row.height,
+    marginBottom: 4,
+    transform: CSS.Translate.toString(transform),
+    transition,
+  };
+  return (
+    <li
+      ref={setNodeRef}
+      style={style}
+      className={clsx('flex items-stretch', isDragging && 'relative z-10 opacity-70')}
+    >
+      <span className="w-12 shrink-0 pt-1 pr-2 text-right text-[0.8125rem] text-soft">
+        {showClock(row.item.startS)}
+      </span>
+      <div
+        className={clsx(
+          'group flex min-w-0 flex-1 items-stretch overflow-hidden rounded-xl border',
+          isSelected
+            ? 'border-fern bg-mist ring-1 ring-fern'
+            : isMarked
+              ? 'border-copper-line bg-leaf'
+              : 'border-line bg-leaf',
+          item.kind === 'pause' && !isSelected && 'bg-slate-soft',
+          isOver && !isDragging && 'border-t-fern border-t-4',
+        )}
+      >
+        <button
+          type="button"
+          {...attributes}
+          {...listeners}
+          aria-label={`Move ${row.item.name}`}
+          className="grid w-6 shrink-0 touch-none place-items-center text-line-strong hover:text-fern"
+        >
+          <GripVertical size={14} aria-hidden />
+        </button>
+        <button
+          type="button"
+          onClick={() => select(isSelected ? undefined : item.id)}
+          aria-pressed={isSelected}
+          data-item={item.id}
+          className="flex min-w-0 flex-1 items-center gap-3 pr-2 text-left focus-visible:-outline-offset-2"
+        >
+          {item.kind === 'exercise' ? (
+            <ExerciseWords item={item} timed={row.item} height={row.height} isMarked={isMarked} />
+          ) : (
+            <>
+              <Coffee size={15} className="ml-1 shrink-0 text-slate" aria-hidden />
+              <span className="truncate">{item.label}</span>
+              <span className="ml-auto text-[0.8125rem] text-soft">
+                {showClock(item.durationS)}
+              </span>
+            </>
+          )}
+        </button>
+      </div>
+    </li>
+  );
+}
+
+function ExerciseWords({
+  item,
+  timed,
+  height,
+  isMarked,
+}: {
+  item: ExerciseItem;
+  timed: TimedItem;
+  height: number;
+  isMarked: boolean;
+}) {
+  const exercise = catalogue.require(item.exercise);
+  const option = exercise.options[(timed.option ?? 1) - 1];
+  const isTall = height >= PICTURE_FROM_PX;
+  const dose = describeDose(item.dose ?? option?.dose ?? doseOf(item, exercise));
+  return (
+    <>
+      {isTall && option ? (
+        <Figure
+          pose={option.poses.at(-1) ?? option.poses[0] ?? ''}
+          props={option.props.filter((use) => !use.optional)}
+          width={84}
+          height={Math.min(height - 6, 50)}
+          className="max-sm:hidden"
+        />
+      ) : null}
+      <span className={clsx('flex min-w-0 flex-1', isTall ? 'flex-col' : 'items-baseline gap-2')}>
+        <span className="truncate font-semibold">{exercise.name}</span>
+        <span className="truncate text-[0.8125rem] text-soft">
+          {dose} · {showClock(timed.durationS)}
+          {isMarked ? <span className="sr-only">, has something to settle</span> : null}
+        </span>
+      </span>
+      {isMarked ? (
+        <span className="size-2 shrink-0 rounded-full bg-copper" title="Something to settle" />
+      ) : null}
+      <Frond
+        option={timed.option ?? 1}
+        of={exercise.options.length}
+        standard={timed.option === exercise.standard}
+        size={isTall ? 32 : 26}
+        label={`option ${timed.option ?? 1} of ${exercise.options.length}: ${option?.name ?? ''}`}
+      />
+    </>
+  );
+}

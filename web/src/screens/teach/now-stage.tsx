@@ -1,0 +1,163 @@
+import type { Exercise } from '@wrenfern/core/movement/exercise';
+import type { NowView } from '@wrenfern/core/live/run-class';
+import { showClock } from '@wrenfern/core/plan/show-time';
+import { catalogue } from '../../data/catalogue.ts';
+import { Figure } from '../../parts/figure.tsx';
+import { PROP_WORDS } from '../../parts/words.ts';
+
+const PART_NOW = {
+  'set-up': 'get into place',
+  teaching: 'say it',
+  work: 'work',
+  options: 'speak the options',
+  'side-change': 'other side',
+  'set-rest': 'a moment',
+  rest: 'rest',
+  pause: 'talk',
+} as const;
+
+/** One thing at arm's length: name, count, figure, breath, two words to say, what to watch. */
+export function NowStage({ now }: { now: NowView }) {
+  const exercise = now.item.exercise ? catalogue.get(now.item.exercise) : undefined;
+  const option = exercise?.options[(now.item.option ?? 1) - 1];
+  const props = option?.props.filter((use) => !use.optional) ?? [];
+  const held = props.map((use) => `${PROP_WORDS[use.prop]} ${use.place}`);
+  return (
+    <section
+      aria-label="Now"
+      className="flex min-w-0 flex-1 flex-col gap-4 p-6 max-md:flex-none max-md:p-4 md:overflow-y-auto"
+    >
+      <div className="flex items-start justify-between gap-4">
+        <div className="min-w-0">
+          <h1 className="text-5xl max-sm:text-3xl">{now.item.name}</h1>
+          <p className="mt-1 text-xl text-soft max-sm:text-base">
+            {[option?.name, ...held].filter(Boolean).join(' · ')}
+          </p>
+        </div>
+        <Count now={now} />
+      </div>
+      <div className="flex flex-1 items-center justify-around gap-6 max-sm:flex-none">
+        {option ? (
+          <Figure
+            pose={poseNow(option.poses, now)}
+            props={props}
+            width={470}
+            height={230}
+            label
+            className="h-auto w-full max-w-xl min-w-0 max-sm:max-w-52"
+          />
+        ) : null}
+        <Ring now={now} exercise={exercise} />
+      </div>
+      {exercise ? (
+        <div className="grid gap-4 text-xl max-sm:text-lg sm:grid-cols-2">
+          <Card title="Say">
+            {exercise.cues.slice(0, 2).map((cue) => (
+              <p key={cue}>“{cue}”</p>
+            ))}
+          </Card>
+          <Card title="Watch">
+            {exercise.faults.slice(0, 2).map(({ fault, remedy }) => (
+              <p key={fault}>
+                {fault} → <span className="text-soft">{remedy}</span>
+              </p>
+            ))}
+          </Card>
+        </div>
+      ) : null}
+    </section>
+  );
+}
+
+/** Back and forth between the key poses, one a phase. */
+function poseNow(poses: readonly string[], now: NowView): string {
+  const first = poses[0] ?? '';
+  if (now.part?.kind !== 'work' || poses.length < 2) return poses.at(-1) ?? first;
+  return phaseShare(now) < 0.5 ? (poses.at(-1) ?? first) : first;
+}
+
+/** How far the present repetition is, 0 to 1. */
+function phaseShare(now: NowView): number {
+  const { part, repetition, partElapsedS } = now;
+  if (!part?.eachS || part.firstS === undefined || !repetition) return 0;
+  const inFirst = partElapsedS < part.firstS;
+  const since = inFirst ? partElapsedS : (partElapsedS - part.firstS) % part.eachS;
+  return Math.min(0.999, since / (inFirst ? part.firstS : part.eachS));
+}
+
+function Count({ now }: { now: NowView }) {
+  const { part, repetition } = now;
+  const side = part?.side === 'left' || part?.side === 'right' ? `${part.side} side` : undefined;
+  return (
+    <div className="shrink-0 text-right" aria-live="off">
+      {repetition && part?.count ? (
+        <p className="title text-8xl leading-none max-sm:text-6xl">
+          {repetition}
+          <span className="font-text text-2xl text-soft max-sm:text-lg"> of {part.count}</span>
+        </p>
+      ) : (
+        <p className="title text-3xl">{PART_NOW[part?.kind ?? 'pause']}</p>
+      )}
+      {side ? <p className="mt-1 text-2xl font-semibold text-fern">{side}</p> : null}
+      {part?.side === 'alternating' ? <p className="mt-1 text-xl text-soft">alternating</p> : null}
+      {part?.set ? <p className="text-xl text-soft">set {part.set}</p> : null}
+    </div>
+  );
+}
+
+const RADIUS = 88;
+const ROUND = 2 * Math.PI * RADIUS;
+
+/** Time left of the item round the breath of the moment. */
+function Ring({ now, exercise }: { now: NowView; exercise: Exercise | undefined }) {
+  const total = Math.max(1, now.itemElapsedS + Math.max(0, now.itemLeftS));
+  const share = Math.min(1, now.itemElapsedS / total);
+  const over = now.itemLeftS < 0;
+  const phases = exercise?.breath.phases ?? [];
+  const phase =
+    now.part?.kind === 'work' ? phases[Math.floor(phaseShare(now) * phases.length)] : undefined;
+  return (
+    <div className="relative grid size-52 shrink-0 place-items-center max-sm:size-36">
+      <svg viewBox="0 0 200 200" className="absolute inset-0" aria-hidden>
+        <circle cx={100} cy={100} r={RADIUS} fill="none" stroke="var(--mist)" strokeWidth={12} />
+        <circle
+          cx={100}
+          cy={100}
+          r={RADIUS}
+          fill="none"
+          stroke={over ? 'var(--copper)' : 'var(--fern)'}
+          strokeWidth={12}
+          strokeLinecap="round"
+          strokeDasharray={`${share * ROUND} ${ROUND}`}
+          transform="rotate(-90 100 100)"
+        />
+      </svg>
+      <div className="w-36 text-center max-sm:w-24">
+        {phase ? (
+          <>
+            <p className="text-2xl font-bold max-sm:text-xl">
+              {phase.on === 'free' ? 'breathe' : phase.on}
+            </p>
+            <p className="text-base leading-tight text-soft max-sm:text-[0.8125rem]">
+              {phase.doing}
+            </p>
+          </>
+        ) : (
+          <p className="text-xl text-soft">{PART_NOW[now.part?.kind ?? 'pause']}</p>
+        )}
+        <p className={over ? 'text-lg font-semibold text-copper' : 'text-lg'}>
+          {over ? `${showClock(-now.itemLeftS)} over` : `${showClock(now.itemLeftS)} left`}
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function Card({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <section className="rounded-2xl border border-line bg-leaf p-4">
+      <h2 className="font-text text-base font-normal text-soft">{title}</h2>
+      {children}
+    </section>
+  );
+}

@@ -1,0 +1,42 @@
+import { useEffect } from 'react';
+import type { Timeline } from '@wrenfern/core/plan/timing/timeline';
+import { isTyping } from '../../app/typing.ts';
+import type { Run } from './use-run.ts';
+
+/** Keys and page-turning pedals: these send arrows, Page Up and Page Down, or Space. */
+export function useTeachKeys(run: Run, timeline: Timeline): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.repeat || isTyping(event) || event.ctrlKey || event.metaKey) return;
+      const onButton = event.target instanceof HTMLElement && event.target.closest('button, a');
+      if (event.key === ' ' && onButton) return;
+      const { status, itemIndex } = run.state;
+      if (status === 'ended') return;
+      switch (event.key) {
+        case ' ':
+        case 'ArrowRight':
+        case 'ArrowDown':
+        case 'PageDown':
+          if (status === 'ready') run.record({ type: 'start' });
+          // A pedal pressed once too often must not end the class.
+          else if (itemIndex + 1 < timeline.items.length) run.record({ type: 'next' });
+          break;
+        case 'ArrowLeft':
+        case 'ArrowUp':
+        case 'PageUp':
+          if (status !== 'ready') run.record({ type: 'back' });
+          break;
+        case 'p':
+        case 'P':
+          if (status === 'running') run.record({ type: 'pause' });
+          else if (status === 'paused') run.record({ type: 'resume' });
+          break;
+        default:
+          return;
+      }
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [run, timeline]);
+}

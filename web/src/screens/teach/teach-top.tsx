@@ -1,0 +1,100 @@
+import { clsx } from 'clsx';
+import { CloudOff, X } from 'lucide-react';
+import { Link } from 'react-router';
+import { showClock } from '@wrenfern/core/plan/show-time';
+import type { Timeline } from '@wrenfern/core/plan/timing/timeline';
+import type { WholeClass } from '../../data/api-types.ts';
+import type { Run } from './use-run.ts';
+
+/** Behind or ahead by less than this is on time. */
+const ON_TIME_S = 20;
+
+/** How far the class is, and its pace against the plan. */
+export function TeachTop({
+  lesson,
+  timeline,
+  run,
+}: {
+  lesson: WholeClass;
+  timeline: Timeline;
+  run: Run;
+}) {
+  const { now, state } = run;
+  if (!now) return null;
+  const reached = now.item.startS + Math.min(now.itemElapsedS, now.item.durationS);
+  return (
+    <header className="flex shrink-0 items-center gap-4 border-b border-line px-4 py-3 max-sm:gap-2">
+      <p className="title min-w-20 text-3xl max-sm:min-w-0 max-sm:text-2xl">
+        <span className="sr-only">Class time </span>
+        {showClock(now.classElapsedS)}
+      </p>
+      <div className="flex h-3 flex-1 gap-1 max-sm:hidden" aria-hidden>
+        {timeline.segments.map((segment) => {
+          const done = Math.min(
+            1,
+            Math.max(0, (reached - segment.startS) / Math.max(1, segment.durationS)),
+          );
+          return (
+            <div
+              key={segment.segmentId}
+              className="h-full overflow-hidden rounded-full bg-mist"
+              style={{ flexGrow: Math.max(1, segment.durationS) }}
+            >
+              <div className="h-full bg-fern" style={{ width: `${done * 100}%` }} />
+            </div>
+          );
+        })}
+      </div>
+      {state.status === 'paused' ? (
+        <p className="rounded-xl bg-slate-soft px-3 py-1.5 text-lg font-semibold text-slate">
+          Paused
+        </p>
+      ) : null}
+      <Pace behindS={now.behindS} endsAtS={now.endsAtS} targetS={timeline.targetS} />
+      {run.delivered ? null : (
+        <p role="status" className="flex items-center gap-1.5 text-copper">
+          <CloudOff size={18} aria-hidden />
+          <span className="max-sm:sr-only">kept here, not sent yet</span>
+        </p>
+      )}
+      <p className="max-w-48 truncate text-soft max-md:hidden">{lesson.title}</p>
+      <Link
+        to={`/classes/${lesson.id}/plan`}
+        aria-label="Leave the class screen; the class goes on"
+        className="grid size-11 place-items-center rounded-lg hover:bg-mist"
+      >
+        <X aria-hidden />
+      </Link>
+    </header>
+  );
+}
+
+function Pace({
+  behindS,
+  endsAtS,
+  targetS,
+}: {
+  behindS: number;
+  endsAtS: number;
+  targetS: number;
+}) {
+  const word =
+    behindS > ON_TIME_S
+      ? `${showClock(behindS)} behind`
+      : behindS < -ON_TIME_S
+        ? `${showClock(-behindS)} ahead`
+        : 'on time';
+  const late = endsAtS > targetS + 60;
+  return (
+    <p
+      className={clsx(
+        'rounded-xl px-3 py-1.5 text-lg font-semibold max-sm:px-2 max-sm:text-base',
+        behindS > ON_TIME_S || late ? 'bg-copper-soft text-copper' : 'bg-mist text-fern',
+      )}
+      title={`The class would end at ${showClock(endsAtS)} of ${showClock(targetS)}`}
+    >
+      {word}
+      <span className="max-md:hidden"> · ends at {showClock(endsAtS)}</span>
+    </p>
+  );
+}

@@ -1,0 +1,174 @@
+import { useEffect, useMemo } from 'react';
+import { Link, useParams } from 'react-router';
+import type { LiveEvent } from '@wrenfern/core/live/events';
+import { NotFound } from '../../app/error-page.tsx';
+import { RequireSession } from '../../app/shell.tsx';
+import type { WholeClass } from '../../data/api-types.ts';
+import { analyseClass } from '../../data/class-analysis.ts';
+import { useClass, useClassEvents } from '../../data/hooks.ts';
+import { RequestProblem } from '../../data/request.ts';
+import { Button, buttonClass } from '../../parts/button.tsx';
+import { PROP_WORDS } from '../../parts/words.ts';
+import { Empty, Failed, Loading } from '../../parts/states.tsx';
+import { minutes } from '../../parts/dates.ts';
+import { NowStage } from './now-stage.tsx';
+import { TeachBar } from './teach-bar.tsx';
+import { TeachTop } from './teach-top.tsx';
+import { useRun } from './use-run.ts';
+import { useTeachKeys } from './teach-keys.ts';
+import { VersionsAside } from './versions-aside.tsx';
+
+/** Full screen, dark in any theme: a room is taught in low light, at arm's length. */
+export function Component() {
+  useEffect(() => {
+    const { classList } = document.documentElement;
+    const wasDark = classList.contains('dark');
+    classList.add('dark');
+    return () => {
+      if (!wasDark) classList.remove('dark');
+    };
+  }, []);
+  return (
+    <RequireSession>
+      <LoadedTeach />
+    </RequireSession>
+  );
+}
+
+function LoadedTeach() {
+  const { id = '' } = useParams();
+  const lesson = useClass(id);
+  const events = useClassEvents(id);
+  const error: unknown = lesson.error ?? events.error;
+  if (error instanceof RequestProblem && error.code === 'not-found') return <NotFound />;
+  if (error && (!lesson.data || !events.data)) {
+    return (
+      <Failed
+        error={error}
+        retry={() => {
+          void lesson.mutate();
+          void events.mutate();
+        }}
+      />
+    );
+  }
+  if (!lesson.data || !events.data) return <Loading what="the class" />;
+  return <Teach lesson={lesson.data} known={events.data.events} />;
+}
+
+function Teach({ lesson, known }: { lesson: WholeClass; known: readonly LiveEvent[] }) {
+  const analysis = useMemo(() => analyseClass(lesson, lesson.plan), [lesson]);
+  const { timeline } = analysis;
+  const run = useRun(lesson.id, timeline, known);
+  useTeachKeys(run, timeline);
+  useStayAwake(run.state.status === 'running');
+  if (timeline.items.length === 0) {
+    return (
+      <div className="mx-auto max-w-xl p-10">
+        <Empty title="The plan is empty">
+          <Link className="font-semibold text-fern underline" to={`/classes/${lesson.id}/plan`}>
+            Plan the class
+          </Link>{' '}
+          first, then teach it from here.
+        </Empty>
+      </div>
+    );
+  }
+  if (run.state.status === 'ready') {
+    return (
+      <Before lesson={lesson} analysis={analysis} start={() => run.record({ type: 'start' })} />
+    );
+  }
+  if (run.state.status === 'ended' || !run.now) return <After lesson={lesson} />;
+  return (
+    <main className="flex h-dvh flex-col">
+      <TeachTop lesson={lesson} timeline={timeline} run={run} />
+      <div className="flex min-h-0 flex-1 max-md:flex-col max-md:overflow-y-auto">
+        <NowStage now={run.now} />
+        <VersionsAside lesson={lesson} analysis={analysis} run={run} now={run.now} />
+      </div>
+      <TeachBar run={run} now={run.now} />
+    </main>
+  );
+}
+
+function Before({
+  lesson,
+  analysis,
+  start,
+}: {
+  lesson: WholeClass;
+  analysis: ReturnType<typeof analyseClass>;
+  start: () => void;
+}) {
+  return (
+    <main className="mx-auto flex min-h-dvh max-w-2xl flex-col justify-center gap-5 p-6 text-lg">
+      <h1 className="text-4xl">{lesson.title}</h1>
+      <p className="text-soft">
+        {analysis.timeline.items.length} items, {minutes(analysis.timeline.totalS)} planned of{' '}
+        {minutes(lesson.plan.targetS)}, {lesson.attendees.length} coming.
+      </p>
+      <section aria-label="Lay out first">
+        <h2 className="text-xl">Lay out first</h2>
+        {analysis.props.length === 0 ? (
+          <p className="text-soft">Mats only.</p>
+        ) : (
+          <ul className="mt-1 flex flex-col gap-1">
+            {analysis.props.map((need) => (
+              <li key={need.prop}>
+                {need.inAll} × {PROP_WORDS[need.prop]}
+                {need.short > 0 ? (
+                  <span className="text-copper">
+                    {' '}
+                    ({need.short} short: {need.standsIn})
+                  </span>
+                ) : null}
+              </li>
+            ))}
+          </ul>
+        )}
+      </section>
+      <div className="flex flex-wrap gap-3">
+        <Button look="main" className="min-h-14 px-8 text-xl" onClick={start}>
+          Start the class
+        </Button>
+        <Link className={buttonClass('plain', 'min-h-14 px-6')} to={`/classes/${lesson.id}/plan`}>
+          Back to the plan
+        </Link>
+      </div>
+      <p className="text-base text-soft">
+        Space, → or a pedal goes on; ← goes back; P pauses. Sharp or spreading pain, a held breath,
+        a straining neck: stop and step back. Pain that stays belongs with a clinician.
+      </p>
+    </main>
+  );
+}
+
+function After({ lesson }: { lesson: WholeClass }) {
+  return (
+    <main className="mx-auto flex min-h-dvh max-w-2xl flex-col justify-center gap-5 p-6 text-lg">
+      <h1 className="text-4xl">That was {lesson.title}</h1>
+      <p className="text-soft">It is in the log: what was planned, and what it really took.</p>
+      <div className="flex flex-wrap gap-3">
+        <Link
+          className={buttonClass('main', 'min-h-14 px-8 text-xl')}
+          to={`/classes/${lesson.id}/log`}
+        >
+          See the log
+        </Link>
+        <Link className={buttonClass('plain', 'min-h-14 px-6')} to="/">
+          To today
+        </Link>
+      </div>
+    </main>
+  );
+}
+
+/** Keeps the tablet from dimming, where the browser can. */
+function useStayAwake(active: boolean) {
+  useEffect(() => {
+    if (!active || !('wakeLock' in navigator)) return;
+    const lock = navigator.wakeLock.request('screen').catch(() => undefined); // Refused on low battery.
+    return () => void lock.then((held) => held?.release());
+  }, [active]);
+}

@@ -1,0 +1,196 @@
+import { Popover } from 'radix-ui';
+import type { Analysis } from '@wrenfern/core';
+import type { Exercise } from '@wrenfern/core/movement/exercise';
+import type { NowView } from '@wrenfern/core/live/run-class';
+import type { Choice } from '@wrenfern/core/people/choose-options';
+import { describeDose } from '@wrenfern/core/movement/dose';
+import { doseOf } from '@wrenfern/core/plan/plan';
+import { showClock } from '@wrenfern/core/plan/show-time';
+import type { WholeClass } from '../../data/api-types.ts';
+import { catalogue } from '../../data/catalogue.ts';
+import { Button } from '../../parts/button.tsx';
+import { Figure } from '../../parts/figure.tsx';
+import { PROP_WORDS } from '../../parts/words.ts';
+import type { Run } from './use-run.ts';
+
+interface AsideProps {
+  lesson: WholeClass;
+  analysis: Analysis;
+  run: Run;
+  now: NowView;
+}
+
+/** Who does which version, and what comes next with which prop. */
+export function VersionsAside(props: AsideProps) {
+  return (
+    <aside
+      aria-label="Versions and what is next"
+      className="flex w-[25rem] shrink-0 flex-col gap-3 border-l border-line p-4 max-lg:w-80 max-md:w-auto max-md:border-t max-md:border-l-0 md:overflow-y-auto"
+    >
+      <Versions {...props} />
+      <Next {...props} />
+    </aside>
+  );
+}
+
+interface Running {
+  choice: Choice;
+  people: { id: string; name: string }[];
+}
+
+/** The planned versions, with everyone who moved during the class under the option they took. */
+function runningVersions({ lesson, analysis, run, now }: AsideProps): Running[] {
+  const moved = run.state.moved[now.item.itemId] ?? {};
+  const nameOf = new Map(
+    lesson.attendees.map(({ person }) => [person.id, person.name.split(' ')[0] ?? person.name]),
+  );
+  const named = (id: string) => ({ id, name: nameOf.get(id) ?? id });
+  const versions: Running[] = (analysis.options.versions.get(now.item.itemId) ?? []).map(
+    (version) => ({
+      choice: version.choice,
+      people: version.people.filter((id) => moved[id] === undefined).map(named),
+    }),
+  );
+  for (const [id, option] of Object.entries(moved)) {
+    const there = versions.find(
+      ({ choice }) => choice.kind === 'option' && choice.option === option,
+    );
+    if (there) there.people.push(named(id));
+    else versions.push({ choice: { kind: 'option', option, reasons: [] }, people: [named(id)] });
+  }
+  return versions.filter(({ people }) => people.length > 0);
+}
+
+function Versions(props: AsideProps) {
+  const { now, run } = props;
+  const exercise = catalogue.get(now.item.exercise ?? '');
+  if (!exercise) return null;
+  const versions = runningVersions(props);
+  return (
+    <ul className="flex flex-col gap-3">
+      {versions.map(({ choice, people }) => {
+        const { name, pose } = look(choice, exercise);
+        return (
+          <li
+            key={`${choice.kind} ${name}`}
+            className="flex gap-3 rounded-2xl border border-line bg-leaf p-3"
+          >
+            {pose ? (
+              <Figure pose={pose} width={92} height={60} className="shrink-0 max-lg:hidden" />
+            ) : null}
+            <div className="min-w-0">
+              <h2 className="text-lg leading-tight">{name}</h2>
+              <ul className="mt-2 flex flex-wrap gap-1.5">
+                {people.map((person) => (
+                  <li key={person.id}>
+                    <PersonChip person={person} exercise={exercise} run={run} now={now} />
+                  </li>
+                ))}
+              </ul>
+            </div>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+function look(choice: Choice, exercise: Exercise): { name: string; pose: string | undefined } {
+  if (choice.kind === 'rest') return { name: `Rest: ${choice.shape}`, pose: undefined };
+  const target = choice.kind === 'swap' ? catalogue.require(choice.exercise) : exercise;
+  const option = target.options[choice.option - 1];
+  const name =
+    choice.kind === 'swap' ? `${target.name} instead` : `${choice.option} · ${option?.name ?? ''}`;
+  return { name, pose: option?.poses.at(-1) };
+}
+
+/** Moves a person up or down: one press, then the option. */
+function PersonChip({
+  person,
+  exercise,
+  run,
+  now,
+}: {
+  person: { id: string; name: string };
+  exercise: Exercise;
+  run: Run;
+  now: NowView;
+}) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="min-h-11 rounded-xl bg-mist px-3 text-lg hover:brightness-110">
+        {person.name}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          collisionPadding={10}
+          sideOffset={4}
+          className="z-50 w-72 rounded-2xl border border-line bg-leaf p-4 text-lg text-ink shadow-lg"
+        >
+          <p className="mb-2 font-semibold">{person.name} does</p>
+          <div className="flex flex-col gap-2">
+            {exercise.options.map((option) => (
+              <Popover.Close key={option.number} asChild>
+                <Button
+                  className="min-h-11 justify-start text-left"
+                  onClick={() =>
+                    run.record({
+                      type: 'moved',
+                      itemId: now.item.itemId,
+                      personId: person.id,
+                      option: option.number,
+                    })
+                  }
+                >
+                  {option.number} · {option.name}
+                </Button>
+              </Popover.Close>
+            ))}
+          </div>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+function Next({ lesson, analysis, now }: AsideProps) {
+  const { next } = now;
+  if (!next)
+    return <p className="rounded-2xl border border-line p-4 text-lg">This is the last one.</p>;
+  const exercise = catalogue.get(next.exercise ?? '');
+  const item = lesson.plan.segments
+    .flatMap((segment) => segment.items)
+    .find(({ id }) => id === next.itemId);
+  const option = exercise?.options[(next.option ?? 1) - 1];
+  const heldAt = (itemId: string) =>
+    analysis.props.filter((need) => need.spans.some((span) => span.itemId === itemId));
+  const before = heldAt(now.item.itemId);
+  const after = heldAt(next.itemId);
+  const fetch = after.filter((need) => !before.includes(need));
+  const away = before.filter((need) => !after.includes(need));
+  return (
+    <section aria-label="Next" className="rounded-2xl border border-line p-4 text-lg">
+      <p className="text-soft">next, in {showClock(Math.max(0, now.itemLeftS))}</p>
+      <p>
+        <span className="font-semibold">{next.name}</span>
+        {exercise && item?.kind === 'exercise' ? (
+          <span className="text-soft">
+            {' '}
+            · {describeDose(item.dose ?? option?.dose ?? doseOf(item, exercise))}
+          </span>
+        ) : null}
+      </p>
+      {fetch.map((need) => (
+        <p key={need.prop} className="font-semibold text-copper">
+          Fetch: {PROP_WORDS[need.prop]},{' '}
+          {need.spans.find((span) => span.itemId === next.itemId)?.places.join(', ')}
+        </p>
+      ))}
+      {away.map((need) => (
+        <p key={need.prop} className="font-semibold text-copper">
+          Put away: {PROP_WORDS[need.prop]}
+        </p>
+      ))}
+    </section>
+  );
+}

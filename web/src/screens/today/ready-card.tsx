@@ -1,0 +1,137 @@
+import { clsx } from 'clsx';
+import { Check, CircleAlert } from 'lucide-react';
+import { Link } from 'react-router';
+import { showClock } from '@wrenfern/core/plan/show-time';
+import type { ReadyClass } from '../../data/api-types.ts';
+import { buttonClass } from '../../parts/button.tsx';
+import { minutes, showDistance, showWhen } from '../../parts/dates.ts';
+import { Rose } from '../../parts/rose.tsx';
+import { Ridge } from './ridge.tsx';
+
+const SIDES = [
+  { key: 'time', good: 'Fits the time', wanting: 'Time' },
+  { key: 'options', good: 'Everyone has an option', wanting: 'Options' },
+  { key: 'props', good: 'Props suffice', wanting: 'Props' },
+  { key: 'order', good: 'Order is sound', wanting: 'Order' },
+] as const;
+
+/** One class ahead: who, how long, and what is left to settle. */
+export function ReadyCard({
+  lesson,
+  zone,
+  large,
+}: {
+  lesson: ReadyClass;
+  zone: string;
+  large: boolean;
+}) {
+  const isEmpty = lesson.items === 0;
+  return (
+    <article
+      className={clsx(
+        'flex h-full flex-col gap-4 rounded-2xl border border-line bg-leaf p-5',
+        large && 'lg:grid lg:grid-cols-[1.2fr_1fr] lg:gap-8 lg:p-6',
+      )}
+    >
+      <div className="flex flex-col gap-3">
+        <div>
+          <p className="text-soft">
+            {showWhen(lesson.startsAt, zone)} · {showDistance(lesson.startsAt, new Date())}
+          </p>
+          <h2 className={large ? 'text-3xl' : 'text-xl'}>
+            <Link to={`/classes/${lesson.id}/plan`} className="hover:text-fern">
+              {lesson.title}
+            </Link>
+          </h2>
+          <p className="mt-1 text-soft">
+            {lesson.coming.length === 0
+              ? 'Nobody is booked yet'
+              : `${lesson.coming.length} coming: ${firstNames(lesson.coming, large ? 14 : 6)}`}
+          </p>
+        </div>
+        {isEmpty ? (
+          <p>The plan is empty. Open it and add the first exercise.</p>
+        ) : (
+          <div className="flex items-center gap-5">
+            <div>
+              <p className="title text-3xl">{showClock(lesson.totalS)}</p>
+              <p className="text-soft">
+                of {minutes(lesson.targetS)} · likely {Math.round(lesson.likely.lowS / 60)}–
+                {Math.round(lesson.likely.highS / 60)}
+              </p>
+            </div>
+            <Ridge items={lesson.swell} />
+            {large ? <Rose seconds={lesson.directions} size={84} /> : null}
+          </div>
+        )}
+        <div className="mt-auto flex flex-wrap gap-2 pt-1">
+          <Link className={buttonClass('main')} to={`/classes/${lesson.id}/plan`}>
+            Plan<span className="sr-only"> {lesson.title}</span>
+          </Link>
+          <Link className={buttonClass()} to={`/classes/${lesson.id}/options`}>
+            Options<span className="sr-only"> of {lesson.title}</span>
+          </Link>
+          <Link className={buttonClass()} to={`/classes/${lesson.id}/teach`}>
+            Teach<span className="sr-only"> {lesson.title}</span>
+          </Link>
+          {lesson.taught ? (
+            <Link className={buttonClass('quiet')} to={`/classes/${lesson.id}/log`}>
+              Log<span className="sr-only"> of {lesson.title}</span>
+            </Link>
+          ) : null}
+        </div>
+      </div>
+      {isEmpty ? null : (
+        <ul className="flex flex-col gap-1.5 self-start">
+          {SIDES.map(({ key, good, wanting }) => (
+            <Readiness
+              key={key}
+              good={good}
+              wanting={wanting}
+              sentences={lesson.toSettle[key]}
+              large={large}
+            />
+          ))}
+        </ul>
+      )}
+    </article>
+  );
+}
+
+function Readiness({
+  good,
+  wanting,
+  sentences,
+  large,
+}: {
+  good: string;
+  wanting: string;
+  sentences: string[];
+  large: boolean;
+}) {
+  if (sentences.length === 0) {
+    return (
+      <li className="flex items-center gap-2">
+        <Check size={16} className="shrink-0 text-fern" aria-hidden /> {good}
+      </li>
+    );
+  }
+  const shown = large ? sentences : sentences.slice(0, 1);
+  return (
+    <li className="flex gap-2">
+      <CircleAlert size={16} className="mt-0.5 shrink-0 text-copper" aria-hidden />
+      <div>
+        <span className="font-semibold text-copper">{wanting}.</span> {shown.join(' ')}
+        {shown.length < sentences.length ? (
+          <span className="text-soft"> And {sentences.length - shown.length} more.</span>
+        ) : null}
+      </div>
+    </li>
+  );
+}
+
+function firstNames(names: string[], most: number): string {
+  const first = names.map((name) => name.split(' ')[0] ?? name);
+  const shown = first.slice(0, most).join(', ');
+  return first.length > most ? `${shown} and ${first.length - most} more` : shown;
+}

@@ -1,0 +1,105 @@
+import { startOfDay } from 'date-fns';
+import { CalendarPlus } from 'lucide-react';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import type { ClassSummaryRow } from '../../data/api-types.ts';
+import { useEarlierClasses, useSession, useToday } from '../../data/hooks.ts';
+import { Button, buttonClass } from '../../parts/button.tsx';
+import { minutes, showDay, showWhen } from '../../parts/dates.ts';
+import { Empty, Failed, Loading } from '../../parts/states.tsx';
+import { NewClass } from './new-class.tsx';
+import { ReadyCard } from './ready-card.tsx';
+
+/** The next classes and what each still wants; what was taught before. */
+export function Component() {
+  const from = useMemo(() => startOfDay(new Date()).toISOString(), []);
+  const session = useSession();
+  const zone = session.data?.studio.timeZone ?? 'UTC';
+  const today = useToday(from);
+  return (
+    <>
+      <div className="flex flex-wrap items-end justify-between gap-3 pt-8 pb-4">
+        <div>
+          <h1 className="text-3xl">{showDay(new Date().toISOString(), zone)}</h1>
+          <p className="mt-1 text-base text-soft">{session.data?.studio.name}</p>
+        </div>
+        <NewClass
+          trigger={
+            <button type="button" className={buttonClass('main', 'min-h-10')}>
+              <CalendarPlus size={18} aria-hidden /> New class
+            </button>
+          }
+        />
+      </div>
+      <section aria-label="Next classes">
+        {today.error && !today.data ? (
+          <Failed error={today.error} retry={() => void today.mutate()} />
+        ) : !today.data ? (
+          <Loading what="your classes" />
+        ) : today.data.classes.length === 0 ? (
+          <Empty title="No class ahead">
+            Make one with “New class”: give it a name and a length, then fill it from the library.
+          </Empty>
+        ) : (
+          <ul className="grid gap-4 lg:grid-cols-2">
+            {today.data.classes.map((lesson, index) => (
+              <li key={lesson.id} className={index === 0 ? 'lg:col-span-2' : ''}>
+                <ReadyCard lesson={lesson} zone={zone} large={index === 0} />
+              </li>
+            ))}
+          </ul>
+        )}
+      </section>
+      <Earlier before={from} zone={zone} />
+    </>
+  );
+}
+
+function Earlier({ before, zone }: { before: string; zone: string }) {
+  const { data, error, size, setSize, isValidating, mutate } = useEarlierClasses(before);
+  const rows = data?.flatMap((page) => page.classes) ?? [];
+  const last = data?.at(-1);
+  const hasMore = last !== undefined && last.classes.length === 20;
+  return (
+    <section className="mt-10" aria-labelledby="earlier">
+      <h2 id="earlier" className="mb-2 text-xl">
+        Earlier
+      </h2>
+      {error && !data ? <Failed error={error} retry={() => void mutate()} /> : null}
+      {data && rows.length === 0 ? <p className="text-soft">Nothing has been taught yet.</p> : null}
+      <ul className="divide-y divide-line border-y border-line">
+        {rows.map((row) => (
+          <EarlierRow key={row.id} row={row} zone={zone} />
+        ))}
+      </ul>
+      {hasMore ? (
+        <Button className="mt-3" disabled={isValidating} onClick={() => void setSize(size + 1)}>
+          {isValidating ? 'Loading …' : 'Show more'}
+        </Button>
+      ) : null}
+    </section>
+  );
+}
+
+function EarlierRow({ row, zone }: { row: ClassSummaryRow; zone: string }) {
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
+      <span className="w-44 text-soft">{showWhen(row.startsAt, zone)}</span>
+      <span className="min-w-40 flex-1 font-semibold">{row.title}</span>
+      <span className="text-soft">
+        {minutes(row.targetS)} · {row.coming} {row.coming === 1 ? 'person' : 'people'}
+        {row.effort ? ` · effort ${row.effort} of 5` : ''}
+      </span>
+      <span className="flex gap-1">
+        <Link className={buttonClass('quiet')} to={`/classes/${row.id}/plan`}>
+          Plan<span className="sr-only"> of {row.title}</span>
+        </Link>
+        {row.taught ? (
+          <Link className={buttonClass('quiet')} to={`/classes/${row.id}/log`}>
+            Log<span className="sr-only"> of {row.title}</span>
+          </Link>
+        ) : null}
+      </span>
+    </li>
+  );
+}
