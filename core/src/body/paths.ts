@@ -57,9 +57,11 @@ function chain(joints: readonly Joint[]): string {
   return parts.join('');
 }
 
+/** The chord is made from the rounded radius: one a hair shorter would tilt the half circles. */
 function circle({ x, y, radius }: Joint): string {
-  const r = show(radius);
-  return `M${show(x - radius)} ${show(-y)}a${r} ${r} 0 1 0 ${show(2 * radius)} 0a${r} ${r} 0 1 0 ${show(-2 * radius)} 0Z`;
+  const r = Number(show(radius));
+  const across = (2 * r).toFixed(1);
+  return `M${show(x - radius)} ${show(-y)}a${r} ${r} 0 1 0 ${across} 0a${r} ${r} 0 1 0 -${across} 0Z`;
 }
 
 /** Runs the same way round as `circle`, so that overlaps fill instead of cancelling. */

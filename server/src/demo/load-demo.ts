@@ -73,7 +73,7 @@ async function fill(transaction: Transaction, passwordHash: string, now: Date): 
   await PersonRow.bulkCreate(people, { transaction });
   const ids = people.map(({ id }) => id);
   const today = DateTime.fromJSDate(now, { zone: timeZone }).startOf('day');
-  for (const lesson of timetable(today)) {
+  for (const lesson of timetable(today, nextClass(today, now))) {
     await addClass(transaction, studioId, ids, lesson);
   }
 }
@@ -91,12 +91,20 @@ interface Lesson {
 const EVERYONE = DEMO_PEOPLE.map((_, index) => index);
 const BACKS = [1, 2, 4, 6, 9, 10, 12, 13];
 
-/** Twelve weeks behind, today, and the days ahead. */
-function timetable(today: DateTime): Lesson[] {
+/** A quarter past six, or later when the evening has begun: today's class is still to come. */
+function nextClass(today: DateTime, now: Date): DateTime {
+  const usual = today.set({ hour: 18, minute: 15 });
+  const soonest = DateTime.fromJSDate(now, { zone: today.zone }).plus({ minutes: 75 });
+  const onTheQuarter = soonest.set({ minute: 15 * Math.floor(soonest.minute / 15), second: 0, millisecond: 0 });
+  return DateTime.max(usual, onTheQuarter);
+}
+
+/** Twelve weeks behind, the next class, and the days ahead. */
+function timetable(today: DateTime, next: DateTime): Lesson[] {
   const ahead: Lesson[] = [
     {
       plan: SMALL_BALL,
-      startsAt: today.set({ hour: 18, minute: 15 }),
+      startsAt: next,
       who: EVERYONE.slice(0, 13),
       seed: 1,
     },

@@ -52,7 +52,7 @@ const free = (durationS: number): Dose => ({ kind: 'free', durationS, ...shared 
 
 /** Today's class, with something to settle: too long, no side-bend, somebody without an option, a ball short. */
 export const SMALL_BALL: Plan = plan(
-  { title: 'Small ball evening', targetS: 1860, note: 'Long way to the roll back.' },
+  { title: 'Small ball evening', targetS: 1800, note: 'Long way to the roll back.' },
   [
     [
       'Arrive',
@@ -94,7 +94,7 @@ export const SMALL_BALL: Plan = plan(
 );
 
 export const FOUNDATIONS: Plan = plan(
-  { title: 'Foundations one', targetS: 2700, note: 'Part two next week: bridge with arms.' },
+  { title: 'Foundations one', targetS: 2400, note: 'Part two next week: bridge with arms.' },
   [
     [
       'Arrive',

@@ -110,6 +110,7 @@ function Card({ exercise, seconds }: { exercise: Exercise; seconds: number }) {
     id: newId(exercise.slug),
   });
   const option = standardOption(exercise);
+  const moving = exercise.moves.filter((move) => move !== 'still').map((move) => MOVE_WORDS[move]);
   const add = () => {
     const { plan, selectedId, edit, select } = editor.getState();
     const added = addBehind(plan, exercise, selectedId);
@@ -135,13 +136,13 @@ function Card({ exercise, seconds }: { exercise: Exercise; seconds: number }) {
         <Figure
           pose={option.poses.at(-1) ?? ''}
           props={option.props.filter((use) => !use.optional)}
-          width={78}
-          height={48}
+          width={68}
+          height={46}
         />
         <div className="min-w-0 flex-1">
           <p className="line-clamp-2 leading-tight font-semibold">{exercise.name}</p>
           <p className="truncate text-[0.8125rem] text-soft">
-            {showClock(seconds)} · {exercise.moves.map((move) => MOVE_WORDS[move]).join(', ')}
+            {[showClock(seconds), ...moving].join(' · ')}
           </p>
         </div>
       </div>

@@ -87,7 +87,7 @@ function FindingCard({ finding }: { finding: Finding }) {
   const select = useEditor((editor) => editor.select);
   const [first] = finding.itemIds;
   return (
-    <article className="flex w-64 shrink-0 flex-col overflow-hidden rounded-xl border border-copper-line bg-copper-soft px-3 py-1.5">
+    <article className="flex w-[15.3rem] shrink-0 flex-col overflow-hidden rounded-xl border border-copper-line bg-copper-soft px-3 py-1.5">
       <button
         type="button"
         className="line-clamp-3 text-left leading-snug focus-visible:-outline-offset-2"

@@ -86,7 +86,7 @@ function PauseInspector({ item }: { item: PauseItem }) {
 }
 
 const TEACHING = [
-  { value: 'worked-out', name: 'worked out from the group' },
+  { value: 'worked-out', name: 'by what the group knows' },
   { value: 'full', name: 'full: every option shown' },
   { value: 'brief', name: 'brief: they know it' },
   { value: 'none', name: 'none' },
@@ -117,7 +117,7 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
         exercise={exercise}
         onChange={(next) => edit({ type: 'setDose', itemId: item.id, dose: next })}
       />
-      <div className="grid grid-cols-[1fr_6.5rem] items-end gap-2">
+      <div className="grid grid-cols-[1fr_5.5rem] items-end gap-2">
         <Select
           label="Teaching"
           value={item.teaching ?? 'worked-out'}

@@ -1,8 +1,8 @@
 import type { Timeline, TimedItem } from '@wrenfern/core/plan/timing/timeline';
 
 /** Pixels of one minute, and the least that a row can be read at. */
-const MINUTE_PX = 25;
-const ROW_LEAST_PX = 38;
+const MINUTE_PX = 27;
+const ROW_LEAST_PX = 44;
 const ROW_MOST_PX = 132;
 const HEADER_PX = 32;
 const GAP_PX = 4;

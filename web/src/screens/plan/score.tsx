@@ -15,8 +15,8 @@ import { LaneHeads, Lanes, LANES_WIDTH } from './lanes.tsx';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
 import { layOutScore, type ScoreHeader, type ScoreRow } from './score-layout.ts';
 
-/** Rows under this height show no picture. */
-const PICTURE_FROM_PX = 46;
+/** A finding about more rows than this speaks of the whole class and marks none. */
+const MARKS_AT_MOST = 3;
 
 /** The running order: time runs down, lanes run beside it. */
 export function Score() {
@@ -26,7 +26,11 @@ export function Score() {
   const items = new Map(
     plan.segments.flatMap((segment) => segment.items).map((item) => [item.id, item]),
   );
-  const marked = new Set(analysis.findings.flatMap((finding) => finding.itemIds));
+  const marked = new Set(
+    analysis.findings
+      .filter(({ itemIds }) => itemIds.length <= MARKS_AT_MOST)
+      .flatMap(({ itemIds }) => itemIds),
+  );
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <div className="flex h-9 shrink-0 border-b border-line max-md:hidden">
@@ -181,20 +185,19 @@ function ExerciseWords({
 }) {
   const exercise = catalogue.require(item.exercise);
   const option = exercise.options[(timed.option ?? 1) - 1];
-  const isTall = height >= PICTURE_FROM_PX;
   const dose = describeDose(item.dose ?? option?.dose ?? doseOf(item, exercise));
   return (
     <>
-      {isTall && option ? (
+      {option ? (
         <Figure
           pose={option.poses.at(-1) ?? option.poses[0] ?? ''}
           props={option.props.filter((use) => !use.optional)}
-          width={84}
-          height={Math.min(height - 6, 50)}
+          width={70}
+          height={Math.min(height - 6, 46)}
           className="max-sm:hidden"
         />
       ) : null}
-      <span className={clsx('flex min-w-0 flex-1', isTall ? 'flex-col' : 'items-baseline gap-2')}>
+      <span className="flex min-w-0 flex-1 flex-col leading-tight">
         <span className="truncate font-semibold">{exercise.name}</span>
         <span className="truncate text-[0.8125rem] text-soft">
           {dose} · {showClock(timed.durationS)}
@@ -208,7 +211,7 @@ function ExerciseWords({
         option={timed.option ?? 1}
         of={exercise.options.length}
         standard={timed.option === exercise.standard}
-        size={isTall ? 32 : 26}
+        size={32}
         label={`option ${timed.option ?? 1} of ${exercise.options.length}: ${option?.name ?? ''}`}
       />
     </>
