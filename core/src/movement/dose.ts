@@ -48,7 +48,7 @@ export function describeDose(dose: Dose): string {
 const SIDE_WORDS: Record<Sides, string> = {
   none: '',
   each: ' each side',
-  alternating: ' each side, alternating',
+  alternating: ' each side, in turn',
   left: ', left only',
   right: ', right only',
 };
@@ -56,6 +56,7 @@ const SIDE_WORDS: Record<Sides, string> = {
 function describeAmount(dose: Dose): string {
   switch (dose.kind) {
     case 'repetitions':
+      if (isTwoSided(dose)) return String(dose.count);
       return dose.count === 1 ? 'once' : `${dose.count} times`;
     case 'breaths':
       return `${dose.count} ${dose.count === 1 ? 'breath' : 'breaths'}`;

@@ -95,7 +95,11 @@ const BACKS = [1, 2, 4, 6, 9, 10, 12, 13];
 function nextClass(today: DateTime, now: Date): DateTime {
   const usual = today.set({ hour: 18, minute: 15 });
   const soonest = DateTime.fromJSDate(now, { zone: today.zone }).plus({ minutes: 75 });
-  const onTheQuarter = soonest.set({ minute: 15 * Math.floor(soonest.minute / 15), second: 0, millisecond: 0 });
+  const onTheQuarter = soonest.set({
+    minute: 15 * Math.floor(soonest.minute / 15),
+    second: 0,
+    millisecond: 0,
+  });
   return DateTime.max(usual, onTheQuarter);
 }
 

@@ -60,7 +60,7 @@ export const SMALL_BALL: Plan = plan(
         pause('Welcome, balls and bands out', 120),
         exercise('breath-three-way', { options: [1, 2] }),
         exercise('inner-thigh-squeeze'),
-        exercise('pelvic-tilt', { options: [2, 3] }),
+        exercise('pelvic-tilt'),
       ],
     ],
     [

@@ -34,7 +34,7 @@ export function Frond({ option, of, standard, size = 28, label, className }: Fro
           <path
             key={number}
             d={LEAF}
-            transform={`translate(12 ${29 - number * 5.6}) scale(${side * 1.25} 1.1)`}
+            transform={`translate(12 ${29.5 - number * 5.1}) scale(${side * 1.25} 1.1)`}
             fill={filled ? 'var(--fern)' : 'var(--leaf)'}
             stroke={filled ? 'var(--fern)' : 'var(--line-strong)'}
             strokeWidth={1}

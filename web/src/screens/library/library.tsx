@@ -23,7 +23,7 @@ import { Empty } from '../../parts/states.tsx';
 import { FOUNDATION_WORDS, MOVE_WORDS, POSITION_WORDS, PROP_WORDS } from '../../parts/words.ts';
 
 const ANY = { value: '', name: 'any' };
-const CARD_PX = 210;
+const CARD_PX = 184;
 const LEAST_CARD_WIDTH = 230;
 
 /** Every exercise, by what one looks for. The filters stand in the address, so that they can be kept. */

@@ -64,16 +64,19 @@ function Outline({ summary }: { summary: ClassSummary }) {
     <div className="mb-5 flex flex-wrap items-end gap-x-8 gap-y-3">
       <div>
         <p className="text-soft">
-          {showTimeOfDay(started, zone)} to{' '}
-          {ended ? showTimeOfDay(ended, zone) : 'now, still running'}
+          {showTimeOfDay(started, zone)} to {ended ? showTimeOfDay(ended, zone) : 'now'}
         </p>
         <p className="title text-4xl">{showClock(summary.actualS)}</p>
       </div>
       <p className="text-base">
-        planned {showClock(summary.plannedS)},{' '}
-        <span className={difference > 60 ? 'font-semibold text-copper' : 'font-semibold'}>
-          {showClock(Math.abs(difference))} {difference >= 0 ? 'longer' : 'shorter'}
-        </span>
+        planned {showClock(summary.plannedS)}
+        {ended ? (
+          <span className={difference > 60 ? 'font-semibold text-copper' : 'font-semibold'}>
+            , {showClock(Math.abs(difference))} {difference >= 0 ? 'longer' : 'shorter'}
+          </span>
+        ) : (
+          ', still running'
+        )}
         <br />
         <span className="text-soft">
           {done} of {summary.items.length} items taught
@@ -122,7 +125,11 @@ function Items({ summary, lesson }: { summary: ClassSummary; lesson: WholeClass 
             <tr key={item.itemId} className="border-b border-line align-top">
               <th scope="row" className="py-2 pr-3 text-left font-semibold">
                 {item.name}
-                {item.done ? null : <span className="ml-2 font-normal text-copper">left out</span>}
+                {item.done ? null : (
+                  <span className="ml-2 font-normal text-copper">
+                    {summary.endedAtMs ? 'left out' : 'not yet'}
+                  </span>
+                )}
                 <Details item={item} nameOf={nameOf} />
               </th>
               <td className="px-3 py-2.5 max-sm:hidden" aria-hidden>

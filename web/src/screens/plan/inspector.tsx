@@ -86,7 +86,7 @@ function PauseInspector({ item }: { item: PauseItem }) {
 }
 
 const TEACHING = [
-  { value: 'worked-out', name: 'by what the group knows' },
+  { value: 'worked-out', name: 'worked out' },
   { value: 'full', name: 'full: every option shown' },
   { value: 'brief', name: 'brief: they know it' },
   { value: 'none', name: 'none' },

@@ -83,18 +83,22 @@ function Pace({
       ? `${showClock(behindS)} behind`
       : behindS < -ON_TIME_S
         ? `${showClock(-behindS)} ahead`
-        : 'on time';
-  const late = endsAtS > targetS + 60;
+        : 'on plan';
+  const lateS = endsAtS - targetS;
   return (
     <p
       className={clsx(
         'rounded-xl px-3 py-1.5 text-lg font-semibold max-sm:px-2 max-sm:text-base',
-        behindS > ON_TIME_S || late ? 'bg-copper-soft text-copper' : 'bg-mist text-fern',
+        behindS > ON_TIME_S ? 'bg-copper-soft text-copper' : 'bg-mist text-fern',
       )}
       title={`The class would end at ${showClock(endsAtS)} of ${showClock(targetS)}`}
     >
       {word}
-      <span className="max-md:hidden"> · ends at {showClock(endsAtS)}</span>
+      <span className="max-md:hidden">
+        {' '}
+        · ends at {showClock(endsAtS)}
+        {lateS > 60 ? `, ${showClock(lateS)} over` : ''}
+      </span>
     </p>
   );
 }

@@ -100,7 +100,9 @@ function look(choice: Choice, exercise: Exercise): { name: string; pose: string 
   const target = choice.kind === 'swap' ? catalogue.require(choice.exercise) : exercise;
   const option = target.options[choice.option - 1];
   const name =
-    choice.kind === 'swap' ? `${target.name} instead` : `${choice.option} · ${option?.name ?? ''}`;
+    choice.kind === 'swap'
+      ? `${target.name} instead: ${option?.name.toLowerCase() ?? ''}`
+      : `${choice.option} · ${option?.name ?? ''}`;
   return { name, pose: option?.poses.at(-1) };
 }
 
