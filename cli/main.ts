@@ -1,0 +1,14 @@
+import { Refusal } from './refusal.ts';
+import { run } from './run.ts';
+
+try {
+  const now = new Date();
+  const today = [now.getFullYear(), now.getMonth() + 1, now.getDate()]
+    .map((part) => String(part).padStart(2, '0'))
+    .join('-');
+  process.stdout.write(`${run(process.argv.slice(2), today)}\n`);
+} catch (error) {
+  if (!(error instanceof Refusal)) throw error;
+  process.stderr.write(`wrenfern: ${error.message}\n`);
+  process.exitCode = 2;
+}

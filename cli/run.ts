@@ -1,0 +1,136 @@
+import { parseArgs } from 'node:util';
+import { z } from 'zod';
+import { analyse } from '@wrenfern/core';
+import { searchCatalogue } from '@wrenfern/core/movement/catalogue';
+import { Exercise } from '@wrenfern/core/movement/exercise';
+import { PROPS } from '@wrenfern/core/movement/vocabulary';
+import { chooseOptions } from '@wrenfern/core/people/choose-options';
+import { People } from '@wrenfern/core/people/person';
+import { checkPlan, Plan } from '@wrenfern/core/plan/plan';
+import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
+import type { Cupboard } from '@wrenfern/core/room/props';
+import { builtInCatalogue } from '@wrenfern/library';
+import { readJson, showPath } from './read-json.ts';
+import { Refusal } from './refusal.ts';
+import { tellExercise, tellFindings, tellOptions, tellTime } from './tell.ts';
+
+export const USAGE = `wrenfern COMMAND …          (- reads standard input; --json prints data)
+
+  time PLAN.json                   total, likely range, every item and where its seconds go
+  review PLAN.json [--people FILE] what is out of order, why, and what would mend it
+  options PLAN.json PEOPLE.json    who does which option, and why
+  catalogue [WORDS]                the exercises; with --json every field
+  schema plan|people|exercise      the JSON Schema of a document
+
+  --day YYYY-MM-DD                 decides which cautions are in force (today when left out)`;
+
+const SCHEMAS = { plan: Plan, people: People, exercise: Exercise } as const;
+
+/** Runs one command line; returns what goes to standard output. `today` is year-month-day. */
+export function run(argv: readonly string[], today: string): string {
+  const { values, positionals } = readArguments(argv);
+  const [command, ...operands] = positionals;
+  if (values.help || command === undefined) return USAGE;
+  const day = values.day ?? today;
+  const isJson = values.json;
+  switch (command) {
+    case 'time': {
+      const plan = readPlan(only(operands, 1, command)[0]);
+      const timeline = timePlan(plan, builtInCatalogue);
+      return isJson ? json(timeline) : tellTime(plan, timeline);
+    }
+    case 'review': {
+      const plan = readPlan(only(operands, 1, command)[0]);
+      const people = values.people ? readPeople(values.people) : [];
+      const { findings } = analyse(plan, builtInCatalogue, {
+        attendees: people.map((person) => ({ person })),
+        cupboard: PLENTY,
+        day,
+      });
+      return isJson ? json(findings) : tellFindings(findings);
+    }
+    case 'options': {
+      const [planPath, peoplePath] = only(operands, 2, command);
+      const plan = readPlan(planPath);
+      const people = readPeople(peoplePath);
+      const options = chooseOptions(
+        plan,
+        people.map((person) => ({ person })),
+        builtInCatalogue,
+        day,
+      );
+      if (!isJson) return tellOptions(plan, people, options);
+      const choices = [...options.choices].map(([personId, items]) => [
+        personId,
+        Object.fromEntries(items),
+      ]);
+      return json({
+        choices: Object.fromEntries(choices) as unknown,
+        versions: Object.fromEntries(options.versions),
+      });
+    }
+    case 'catalogue': {
+      const found = searchCatalogue(builtInCatalogue, operands.join(' '));
+      return isJson ? json(found) : found.map(tellExercise).join('\n');
+    }
+    case 'schema': {
+      const [name] = only(operands, 1, command);
+      const schema = Object.entries(SCHEMAS).find(([known]) => known === name)?.[1];
+      if (!schema) throw new Refusal(`there is no schema "${name}"; try plan, people or exercise`);
+      return json(schemaOf(schema));
+    }
+    default:
+      throw new Refusal(`unknown command "${command}"\n\n${USAGE}`);
+  }
+}
+
+/** A command line knows no cupboard: props are never short. */
+const PLENTY: Cupboard = Object.fromEntries(PROPS.map((prop) => [prop, 500]));
+
+/** What a document may hold when it is handed in: fields with a usual value may be left out. */
+export function schemaOf(schema: z.ZodType): object {
+  return z.toJSONSchema(schema, { io: 'input' });
+}
+
+function readArguments(argv: readonly string[]) {
+  try {
+    return parseArgs({
+      args: [...argv],
+      allowPositionals: true,
+      options: {
+        json: { type: 'boolean', default: false },
+        help: { type: 'boolean', short: 'h', default: false },
+        people: { type: 'string' },
+        day: { type: 'string' },
+      },
+    });
+  } catch (error) {
+    if (error instanceof TypeError) throw new Refusal(error.message);
+    throw error;
+  }
+}
+
+function only(operands: readonly string[], count: number, command: string): [string, string] {
+  if (operands.length !== count) {
+    throw new Refusal(`"${command}" wants ${count} ${count === 1 ? 'file' : 'files'}\n\n${USAGE}`);
+  }
+  return [operands[0] ?? '', operands[1] ?? ''];
+}
+
+function readPlan(path: string): Plan {
+  const plan = readJson(Plan, path, 'a plan');
+  const problems = checkPlan(plan, builtInCatalogue);
+  if (problems.length > 0) {
+    const lines = problems.map((problem) => `  ${showPath(problem.path)}: ${problem.message}`);
+    throw new Refusal(`${path} does not fit the catalogue:\n${lines.join('\n')}`);
+  }
+  return plan;
+}
+
+function readPeople(path: string): People {
+  return readJson(People, path, 'a list of people');
+}
+
+function json(value: unknown): string {
+  return JSON.stringify(value, null, 2);
+}

@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest';
+import { makeExercise } from '../testing/make-exercise.ts';
+import { createCatalogue, searchCatalogue } from './catalogue.ts';
+import { optionOf, standardOption, teachesAwareness } from './exercise.ts';
+
+const rest = makeExercise('shell', { name: 'Rest shape', otherNames: ['child’s pose', 'Enfant é'] });
+const bridge = makeExercise('bridge', {
+  name: 'Shoulder bridge',
+  purpose: 'Wakes the seat before the shell.',
+  options: [{ props: [{ prop: 'small-ball', place: 'between knees', role: 'feedback' }] }, {}],
+});
+const catalogue = createCatalogue([rest, bridge]);
+
+describe('createCatalogue', () => {
+  it('lets a later exercise replace one of the same slug', () => {
+    const mine = makeExercise('bridge', { name: 'My bridge' });
+    const merged = createCatalogue([rest, bridge, mine]);
+    expect(merged.all).toHaveLength(2);
+    expect(merged.get('bridge')?.name).toBe('My bridge');
+  });
+
+  it('throws with the slug when asked for one it does not hold', () => {
+    expect(() => catalogue.require('teaser')).toThrow('"teaser"');
+    expect(catalogue.get('teaser')).toBeUndefined();
+  });
+});
+
+describe('searchCatalogue', () => {
+  const slugs = (query: string) => searchCatalogue(catalogue, query).map(({ slug }) => slug);
+
+  it('gives everything for no words', () => expect(slugs('  ')).toEqual(['shell', 'bridge']));
+  it('knows other names', () => expect(slugs('child')).toEqual(['shell']));
+  it('ignores accents and case', () => expect(slugs('ENFANT E')).toEqual(['shell']));
+  it('finds by prop', () => expect(slugs('small ball')).toEqual(['bridge']));
+  it('puts a name before a mention', () => expect(slugs('shell')).toEqual(['shell', 'bridge']));
+  it('wants every word', () => expect(slugs('shoulder banana')).toEqual([]));
+  it('takes signs as signs, not as a pattern', () => expect(slugs('.*(')).toHaveLength(2));
+});
+
+describe('Exercise', () => {
+  it('wants options numbered in order', () => {
+    expect(() => makeExercise('x', { options: [{ number: 2 }, { number: 1 }] })).toThrow(/in order/);
+  });
+
+  it('wants its standard option to exist', () => {
+    expect(() => makeExercise('x', { standard: 3 })).toThrow(/standard option/);
+  });
+
+  it('wants a usual range the right way round', () => {
+    expect(() => makeExercise('x', { usual: { least: 9, most: 3 } })).toThrow(/usual least/);
+  });
+
+  it('falls back to the standard option for an unknown number', () => {
+    expect(optionOf(bridge, 4).number).toBe(standardOption(bridge).number);
+  });
+
+  it('counts breath and resting alignment as awareness, and nothing else', () => {
+    const breath = makeExercise('b', { teaches: [{ foundation: 'breath', depth: 1 }] });
+    const settle = makeExercise('s', { teaches: [{ foundation: 'settle', depth: 1 }] });
+    expect([breath, settle, bridge].map(teachesAwareness)).toEqual([true, true, false]);
+  });
+});

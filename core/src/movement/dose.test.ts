@@ -1,0 +1,66 @@
+import { describe, expect, it } from 'vitest';
+import { describeDose, Dose, isTwoSided } from './dose.ts';
+
+describe('Dose', () => {
+  it('fills in one set, no sides and one direction', () => {
+    expect(Dose.parse({ kind: 'repetitions', count: 8 })).toEqual({
+      kind: 'repetitions',
+      count: 8,
+      sets: 1,
+      sides: 'none',
+      directions: 1,
+    });
+  });
+
+  it.each([
+    [{ kind: 'repetitions', count: -3 }, 'count'],
+    [{ kind: 'repetitions', count: 2.5 }, 'count'],
+    [{ kind: 'hold', holdS: 0 }, 'holdS'],
+    [{ kind: 'timed', onS: 45, offS: -1 }, 'offS'],
+    [{ kind: 'free' }, 'durationS'],
+    [{ kind: 'repetitions', count: 4, sides: 'both' }, 'sides'],
+    [{ kind: 'repetitions', count: 4, directions: 3 }, 'directions'],
+    [{ kind: 'breaths', count: 4, sets: 0 }, 'sets'],
+  ])('names the field that is wrong in %j', (dose, field) => {
+    const parsed = Dose.safeParse(dose);
+    expect(parsed.success).toBe(false);
+    expect(parsed.error?.issues.map((issue) => issue.path[0])).toContain(field);
+  });
+
+  it('refuses a field it does not know', () => {
+    expect(Dose.safeParse({ kind: 'repetitions', count: 4, reps: 4 }).success).toBe(false);
+  });
+});
+
+describe('describeDose', () => {
+  it.each([
+    [{ kind: 'repetitions', count: 8 }, '8 times'],
+    [{ kind: 'repetitions', count: 1 }, 'once'],
+    [{ kind: 'repetitions', count: 5, sides: 'each' }, '5 each side'],
+    [{ kind: 'repetitions', count: 5, sides: 'alternating' }, '5 each side, in turn'],
+    [{ kind: 'repetitions', count: 5, sides: 'left' }, '5 times, left only'],
+    [{ kind: 'repetitions', count: 3, directions: 2 }, '3 times each way'],
+    [{ kind: 'repetitions', count: 8, sets: 2 }, '2 × 8 times'],
+    [{ kind: 'breaths', count: 1 }, '1 breath'],
+    [{ kind: 'breaths', count: 6 }, '6 breaths'],
+    [{ kind: 'hold', holdS: 30, sides: 'each' }, 'hold 30 s each side'],
+    [{ kind: 'hold', holdS: 10, count: 3 }, '3 holds of 10 s'],
+    [{ kind: 'timed', onS: 45, offS: 15 }, '45 s on, 15 s to change'],
+    [{ kind: 'timed', onS: 30, offS: 30, rounds: 2 }, '2 rounds, 30 s on, 30 s to change'],
+    [{ kind: 'free', durationS: 90 }, '90 s'],
+  ])('says %j as "%s"', (dose, words) => {
+    expect(describeDose(Dose.parse(dose))).toBe(words);
+  });
+});
+
+describe('isTwoSided', () => {
+  it.each([
+    ['none', false],
+    ['each', true],
+    ['alternating', true],
+    ['left', false],
+    ['right', false],
+  ] as const)('a dose with sides "%s": %s', (sides, expected) => {
+    expect(isTwoSided(Dose.parse({ kind: 'breaths', count: 4, sides }))).toBe(expected);
+  });
+});

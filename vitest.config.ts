@@ -1,0 +1,24 @@
+import { defineConfig } from 'vitest/config';
+
+const project = (name: string, include: string[]) => ({
+  test: { name, include, environment: 'node' as const },
+});
+
+export default defineConfig({
+  test: {
+    projects: [
+      project('core', ['core/src/**/*.test.ts', 'library/src/**/*.test.ts', 'cli/**/*.test.ts']),
+      {
+        test: {
+          name: 'server',
+          include: ['server/src/**/*.test.ts'],
+          environment: 'node' as const,
+          // One database for all of them: a file at a time.
+          fileParallelism: false,
+          hookTimeout: 30_000,
+        },
+      },
+      project('web', ['web/src/**/*.test.ts']),
+    ],
+  },
+});
