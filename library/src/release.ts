@@ -419,7 +419,7 @@ export const release: ExerciseInput[] = [
     ],
     prepares: [],
     counters: [],
-    swaps: ['breath-three-way'],
+    swaps: ['final-rest'],
     floor: MAT,
   },
 ];

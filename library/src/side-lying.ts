@@ -322,7 +322,7 @@ export const sideLying: ExerciseInput[] = [
     ],
     prepares: ['spine-twist'],
     counters: [],
-    swaps: ['clam'],
+    swaps: ['knee-sway', 'clam'],
     floor: { lengthM: 1.8, widthM: 1.6 },
   },
 ];

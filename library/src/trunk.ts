@@ -385,7 +385,7 @@ export const trunk: ExerciseInput[] = [
     ],
     prepares: ['roll-up'],
     counters: ['spine-twist', 'breaststroke-prep'],
-    swaps: ['spine-twist', 'side-bend-seated'],
+    swaps: ['chest-lift', 'bridge-roll', 'spine-twist'],
     floor: MAT,
   },
   {

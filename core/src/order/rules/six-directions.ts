@@ -53,7 +53,10 @@ function tooMuch(
         .filter((item) => item.moves.some((move) => move === most.split('-')[0]))
         .map((item) => item.itemId),
       sentence: `${capital(DIRECTION_WORDS[most])} takes ${share} % of the directed time (${showClock(seconds[most])}); ${DIRECTION_WORDS[least]} has least (${showClock(seconds[least])}).`,
-      candidates: () => addDirection(context, [least]),
+      candidates: () => [
+        ...addDirection(context, [least]),
+        ...addOneOfEach(context, most),
+      ],
     },
   ];
 }
@@ -71,6 +74,32 @@ function addDirection(context: RuleContext, wanted: Direction[]): Repair[] {
       const edit = addAt(context.plan, at, exercise);
       return edit ? [{ label: `Add ${exercise.name}`, edit }] : [];
     });
+}
+
+/** One light exercise of every other move, together: for a class that knows one direction only. */
+function addOneOfEach(context: RuleContext, most: Direction): Repair[] {
+  const others = (['round', 'arch', 'turn', 'side'] as const).filter(
+    (move) => move !== most.split('-')[0],
+  );
+  const used = new Set(context.timeline.items.map((item) => item.exercise));
+  const chosen = others.flatMap((move) => {
+    const [lightest] = context.catalogue.all
+      .filter(({ slug, moves }) => moves.every((each) => each === move) && !used.has(slug))
+      .sort((a, b) => standardOption(a).effort - standardOption(b).effort);
+    return lightest ? [lightest] : [];
+  });
+  const edits = chosen.flatMap((exercise) => {
+    const edit = addAt(context.plan, bestPlace(context, exercise), exercise);
+    return edit && edit.type !== 'together' ? [edit] : [];
+  });
+  if (edits.length < 2) return [];
+  const names = chosen.map(({ name }) => name);
+  return [
+    {
+      label: `Add ${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`,
+      edit: { type: 'together', edits },
+    },
+  ];
 }
 
 interface Placed {

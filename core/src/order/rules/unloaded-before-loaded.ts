@@ -1,4 +1,4 @@
-import { standardOption } from '../../movement/exercise.ts';
+import { standardOption, type Exercise } from '../../movement/exercise.ts';
 import { placeOf } from '../../plan/plan.ts';
 import type { TimedItem } from '../../plan/timing/timeline.ts';
 import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';
@@ -33,7 +33,12 @@ function jump(context: RuleContext, item: TimedItem, highest: number): Problem {
     key: item.itemId,
     itemIds: [item.itemId],
     sentence: `${item.name} loads the spine at ${item.spineLoad} of 4 (${LOAD_WORDS[item.spineLoad]}); until then the highest is ${highest} (${LOAD_WORDS[highest]}).`,
-    candidates: () => [...moveLater(context, item), ...bridge(context, item, highest)],
+    candidates: () => [
+      ...moveLater(context, item),
+      ...bridge(context, item, highest),
+      ...climb(context, item, highest),
+      { label: 'Leave it out', edit: { type: 'removeItem', itemId: item.itemId } },
+    ],
   };
 }
 
@@ -74,4 +79,23 @@ function bridge(context: RuleContext, item: TimedItem, highest: number): Repair[
       const edit = addAt(context.plan, at, exercise);
       return edit ? [{ label: `Add ${exercise.name} before it`, edit }] : [];
     });
+}
+
+/** One gentle exercise of every class between, in rising order, for a jump of more than one. */
+function climb(context: RuleContext, item: TimedItem, highest: number): Repair[] {
+  const at = context.timeline.items.findIndex((other) => other.itemId === item.itemId);
+  const steps: Exercise[] = [];
+  for (let load = highest + 1; load < item.spineLoad; load += 1) {
+    const [gentlest] = context.catalogue.all
+      .filter((exercise) => exercise.spineLoad === load)
+      .sort((a, b) => standardOption(a).effort - standardOption(b).effort);
+    if (gentlest) steps.push(gentlest);
+  }
+  const edits = steps.flatMap((exercise, index) => {
+    const edit = addAt(context.plan, at + index, exercise);
+    return edit && edit.type !== 'together' ? [edit] : [];
+  });
+  if (edits.length < 2) return [];
+  const names = steps.map(({ name }) => name).join(', then ');
+  return [{ label: `Add ${names} before it`, edit: { type: 'together', edits } }];
 }

@@ -1,0 +1,293 @@
+import { execFileSync, spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import { describe, expect, it } from 'vitest';
+import { z } from 'zod';
+import { Exercise } from '@wrenfern/core/movement/exercise';
+import { People } from '@wrenfern/core/people/person';
+import { Plan } from '@wrenfern/core/plan/plan';
+import { builtInExercises } from '@wrenfern/library';
+import { Refusal } from './refusal.ts';
+import { run, schemaOf, USAGE } from './run.ts';
+
+const EXAMPLES = 'docs/formats/examples';
+const BACK_EASE = `${EXAMPLES}/back-ease-29-minutes.json`;
+const TIMED = `${EXAMPLES}/timed-sets-12-minutes.json`;
+const PEOPLE = `${EXAMPLES}/people.json`;
+const DAY = '2026-11-25';
+
+const folder = mkdtempSync(join(tmpdir(), 'wrenfern-'));
+const write = (name: string, text: string): string => {
+  const path = join(folder, name);
+  writeFileSync(path, text);
+  return path;
+};
+const readExample = (path: string): unknown => JSON.parse(readFileSync(path, 'utf8'));
+
+const Timed = z.object({
+  totalS: z.number(),
+  likely: z.object({ lowS: z.number(), highS: z.number() }),
+  items: z.array(
+    z.object({
+      name: z.string(),
+      parts: z.array(
+        z.object({ kind: z.string(), durationS: z.number(), reason: z.string(), source: z.string() }),
+      ),
+    }),
+  ),
+});
+const timeOf = (path: string) => Timed.parse(JSON.parse(run(['time', path, '--json'], DAY)));
+
+/** Shares of a taught mat class of 10 to 30 minutes, least and most: common practice. */
+const DIVISION = {
+  work: { kinds: ['work', 'options'], least: 0.58, most: 0.78 },
+  setUp: { kinds: ['set-up', 'side-change'], least: 0.12, most: 0.21 },
+  teaching: { kinds: ['teaching'], least: 0.07, most: 0.19 },
+  rest: { kinds: ['rest', 'set-rest', 'pause'], least: 0.01, most: 0.17 },
+} as const;
+
+describe('wrenfern time', () => {
+  it.each([
+    [BACK_EASE, 29],
+    [TIMED, 12],
+  ])('times %s at about %i minutes, and its range holds them', (path, minutes) => {
+    const { totalS, likely } = timeOf(path);
+    expect(Math.abs(totalS / 60 - minutes)).toBeLessThan(minutes * 0.05);
+    expect(likely.lowS).toBeLessThanOrEqual(minutes * 60);
+    expect(likely.highS).toBeGreaterThanOrEqual(minutes * 60);
+  });
+
+  it.each([[BACK_EASE], [TIMED]])('divides %s as taught classes are divided', (path) => {
+    const { totalS, items } = timeOf(path);
+    for (const { kinds, least, most } of Object.values(DIVISION)) {
+      const seconds = items
+        .flatMap(({ parts }) => parts)
+        .filter(({ kind }) => (kinds as readonly string[]).includes(kind))
+        .reduce((sum, { durationS }) => sum + durationS, 0);
+      expect(seconds / totalS).toBeGreaterThanOrEqual(least);
+      expect(seconds / totalS).toBeLessThanOrEqual(most);
+    }
+  });
+
+  it('gives a reason and a source for every second', () => {
+    for (const item of timeOf(BACK_EASE).items) {
+      for (const part of item.parts) {
+        expect(part.reason.length).toBeGreaterThan(3);
+        expect(['common practice', 'set in the plan', 'your pace']).toContain(part.source);
+      }
+    }
+  });
+
+  it('keeps the back-ease class free of loaded rounding', () => {
+    const plan = Plan.parse(readExample(BACK_EASE));
+    for (const item of plan.segments.flatMap(({ items }) => items)) {
+      if (item.kind !== 'exercise') continue;
+      const exercise = builtInExercises.find(({ slug }) => slug === item.exercise);
+      const demands = exercise?.options.flatMap((option) => option.demands);
+      expect(demands).not.toContain('flexion-loaded');
+    }
+  });
+
+  it('says it in words as well', () => {
+    const text = run(['time', TIMED], DAY);
+    expect(text).toContain('Twelve minutes, 45 on and 15 to change');
+    expect(text).toMatch(/likely \d+:\d\d to \d+:\d\d/);
+    expect(text).toContain('45 s of work by the clock (set in the plan)');
+  });
+});
+
+describe('wrenfern review', () => {
+  it('has nothing to say about the back-ease class', () => {
+    expect(run(['review', BACK_EASE], DAY)).toBe('Nothing to settle.');
+  });
+
+  it('names rule, reason and repair', () => {
+    const text = run(['review', TIMED], DAY);
+    expect(text).toContain('close-soft: The class ends lying on the back');
+    expect(text).toContain('  repair: Add Return to sitting');
+  });
+
+  it('gives edits as data', () => {
+    const findings = z
+      .array(z.object({ rule: z.string(), repairs: z.array(z.object({ edit: z.object({}) })) }))
+      .parse(JSON.parse(run(['review', TIMED, '--json'], DAY)));
+    expect(findings.map(({ rule }) => rule)).toContain('six-directions');
+  });
+
+  it('looks at people when they are given', () => {
+    const people = write(
+      'late.json',
+      JSON.stringify([
+        { id: 'n', name: 'N', level: 2, cautions: [{ caution: 'pregnancy-later' }] },
+      ]),
+    );
+    expect(run(['review', TIMED, '--people', people], DAY)).toContain(
+      'N has no option in Upper-back lift',
+    );
+  });
+});
+
+describe('wrenfern options', () => {
+  it('tells each person’s option with its reason', () => {
+    const text = run(['options', TIMED, PEOPLE, '--day', DAY], DAY);
+    expect(text).toContain('Bram\n');
+    expect(text).toMatch(/Ines[\s\S]*Plank: 1? ?/);
+  });
+
+  it('knows which cautions are in force on a day', () => {
+    const during = run(['options', TIMED, PEOPLE, '--day', '2026-11-25'], DAY);
+    const after = run(['options', TIMED, PEOPLE, '--day', '2026-12-24'], DAY);
+    expect(during).not.toBe(after);
+    expect(during).toContain('Wrist:');
+    expect(after).not.toContain('Wrist:');
+  });
+
+  it('gives choices and versions as data', () => {
+    const data = z
+      .object({ choices: z.record(z.string(), z.object({})), versions: z.object({}) })
+      .parse(JSON.parse(run(['options', TIMED, PEOPLE, '--json'], DAY)));
+    expect(Object.keys(data.choices)).toEqual(['asha', 'bram', 'ines', 'wim']);
+  });
+});
+
+describe('wrenfern catalogue', () => {
+  it('lists every exercise with its ladder', () => {
+    const text = run(['catalogue'], DAY);
+    for (const { name } of builtInExercises) expect(text).toContain(name);
+    expect(text).toContain('→');
+  });
+
+  it('searches by several words', () => {
+    expect(run(['catalogue', 'shoulder', 'bridge'], DAY).split('\n')[0]).toContain('bridge-roll');
+  });
+
+  it('gives every field as data, and these read back', () => {
+    const parsed = z.array(Exercise).parse(JSON.parse(run(['catalogue', '--json'], DAY)));
+    expect(parsed).toEqual(builtInExercises);
+  });
+
+  it('gives nothing for words that nothing has', () => {
+    expect(run(['catalogue', 'xylophone'], DAY)).toBe('');
+  });
+});
+
+describe('wrenfern schema', () => {
+  const ajv = new Ajv2020({ allErrors: true, formats: { date: true } });
+
+  it.each(['plan', 'people', 'exercise'])('%s: the printed one is the documented one', (name) => {
+    const printed: unknown = JSON.parse(run(['schema', name], DAY));
+    expect(printed).toEqual(readExample(`docs/formats/schema/${name}.schema.json`));
+  });
+
+  it('accepts the example files, by an independent validator', () => {
+    const plan = ajv.compile(schemaOf(Plan));
+    expect(plan(readExample(BACK_EASE)), ajv.errorsText(plan.errors)).toBe(true);
+    expect(plan(readExample(TIMED)), ajv.errorsText(plan.errors)).toBe(true);
+    const people = ajv.compile(schemaOf(People));
+    expect(people(readExample(PEOPLE)), ajv.errorsText(people.errors)).toBe(true);
+  });
+
+  it('accepts every exercise of the library', () => {
+    const exercise = ajv.compile(schemaOf(Exercise));
+    for (const each of builtInExercises) {
+      expect(exercise(each), `${each.slug}: ${ajv.errorsText(exercise.errors)}`).toBe(true);
+    }
+  });
+
+  it('refuses what the reader refuses: a negative dose', () => {
+    const plan = ajv.compile(schemaOf(Plan));
+    const broken = structuredClone(readExample(TIMED)) as {
+      segments: { items: { dose: unknown }[] }[];
+    };
+    const [item] = broken.segments[0]?.items ?? [];
+    if (item) item.dose = { kind: 'repetitions', count: -1 };
+    expect(plan(broken)).toBe(false);
+  });
+
+  it('knows no others', () => {
+    expect(() => run(['schema', 'song'], DAY)).toThrow(Refusal);
+  });
+});
+
+describe('bad input', () => {
+  const refusal = (argv: string[]): string => {
+    try {
+      run(argv, DAY);
+    } catch (error) {
+      if (error instanceof Refusal) return error.message;
+      throw error;
+    }
+    throw new Error('nothing was refused');
+  };
+  const plan = (items: unknown[]) =>
+    JSON.stringify({
+      format: 'wrenfern-plan/1',
+      title: 'T',
+      targetS: 600,
+      segments: [{ id: 's', name: 'S', items }],
+    });
+
+  it.each([
+    ['no such command', ['dance'], /unknown command "dance"/],
+    ['no file named', ['time'], /"time" wants 1 file/],
+    ['a file too many', ['time', 'a', 'b'], /wants 1 file/],
+    ['a missing file', ['time', '/nowhere/plan.json'], /there is no file \/nowhere\/plan.json/],
+    ['a folder', ['time', folder], /is a folder/],
+    ['an unknown flag', ['time', TIMED, '--loud'], /loud/],
+  ])('%s', (_name, argv, words) => expect(refusal(argv)).toMatch(words));
+
+  it('says where JSON is broken', () => {
+    const path = write('broken.json', '{"format": ');
+    expect(refusal(['time', path])).toMatch(/broken.json is not JSON/);
+  });
+
+  it('names an unknown slug by its place', () => {
+    const path = write('slug.json', plan([{ kind: 'exercise', id: 'a', exercise: 'moon-walk' }]));
+    expect(refusal(['time', path])).toContain(
+      'segments[0].items[0].exercise: no exercise is called "moon-walk"',
+    );
+  });
+
+  it('names a negative dose by its place', () => {
+    const dose = { kind: 'repetitions', count: -4 };
+    const path = write('dose.json', plan([{ kind: 'exercise', id: 'a', exercise: 'plank', dose }]));
+    expect(refusal(['time', path])).toContain('segments[0].items[0].dose.count');
+  });
+
+  it('refuses an empty document and one of another kind', () => {
+    expect(refusal(['time', write('empty.json', '')])).toMatch(/not JSON/);
+    expect(refusal(['time', write('list.json', '[]')])).toMatch(/is not a plan/);
+    expect(refusal(['options', TIMED, TIMED])).toMatch(/is not a list of people/);
+  });
+
+  it('shows how it is used when nothing is asked', () => expect(run([], DAY)).toBe(USAGE));
+});
+
+describe('bin/wrenfern', () => {
+  const start = (args: string[], input = '') =>
+    spawnSync('bin/wrenfern', args, { input, encoding: 'utf8' });
+
+  it('reads standard input and writes standard output', () => {
+    const { status, stdout, stderr } = start(['time', '-'], readFileSync(TIMED, 'utf8'));
+    expect(status).toBe(0);
+    expect(stderr).toBe('');
+    expect(stdout).toBe(`${run(['time', TIMED], DAY)}\n`);
+  });
+
+  it('tells a refusal on standard error with exit code 2', () => {
+    const { status, stdout, stderr } = start(['time', '-'], '{"format"');
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(stderr).toMatch(/^wrenfern: standard input is not JSON/);
+  });
+
+  it('works from any folder', () => {
+    const text = execFileSync(join(process.cwd(), 'bin/wrenfern'), ['catalogue', 'plank'], {
+      cwd: folder,
+      encoding: 'utf8',
+    });
+    expect(text).toContain('plank: Plank.');
+  });
+});

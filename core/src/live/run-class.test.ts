@@ -1,0 +1,193 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { timePlan } from '../plan/timing/time-plan.ts';
+import { makeCatalogue } from '../testing/make-exercise.ts';
+import { makePlan } from '../testing/make-plan.ts';
+import { summariseClass } from '../log/summarise-class.ts';
+import { LiveEvent } from './events.ts';
+import { runClass, viewNow } from './run-class.ts';
+
+const catalogue = makeCatalogue();
+const timeline = timePlan(
+  makePlan([[{ pauseS: 60 }, 'breathe', 'curl', 'leg-lift'], ['final-rest']]),
+  catalogue,
+);
+const START = Date.UTC(2026, 10, 25, 18, 15);
+
+let next = 0;
+function event(type: string, second: number, extra: object = {}): LiveEvent {
+  next += 1;
+  return LiveEvent.parse({ id: `event-${String(next).padStart(4, '0')}`, type, atMs: START + second * 1000, ...extra });
+}
+const at = (second: number) => START + second * 1000;
+const run = (events: LiveEvent[], second: number) => runClass(timeline, events, at(second));
+const view = (events: LiveEvent[], second: number) => {
+  const now = viewNow(timeline, run(events, second));
+  if (!now) throw new Error('not running');
+  return now;
+};
+
+describe('runClass', () => {
+  it('is ready before it starts', () => {
+    const state = run([], 0);
+    expect(state).toMatchObject({ status: 'ready', visits: [], activeMs: 0 });
+    expect(viewNow(timeline, state)).toBeUndefined();
+  });
+
+  it('goes on, goes back and never past the ends', () => {
+    const events = [event('start', 0), event('next', 10), event('next', 20)];
+    expect(run(events, 25).itemIndex).toBe(2);
+    expect(run([...events, event('back', 30)], 35).itemIndex).toBe(1);
+    const far = [event('start', 0), ...Array.from({ length: 20 }, (_, i) => event('next', i + 1))];
+    expect(run(far, 60).itemIndex).toBe(timeline.items.length - 1);
+    expect(run([event('start', 0), event('back', 1), event('back', 2)], 5).itemIndex).toBe(0);
+  });
+
+  it('lets no time pass in a pause', () => {
+    const events = [event('start', 0), event('pause', 40), event('resume', 100)];
+    expect(run(events, 70).activeMs).toBe(40_000);
+    expect(run(events, 110).activeMs).toBe(50_000);
+  });
+
+  it('gives the same state for events out of order and sent twice', () => {
+    const events = [
+      event('start', 0),
+      event('next', 50),
+      event('pause', 70),
+      event('resume', 90),
+      event('moved', 95, { itemId: 'curl', personId: 'asha', option: 1 }),
+      event('next', 130),
+      event('end', 200),
+    ];
+    const plain = run(events, 300);
+    fc.assert(
+      fc.property(
+        fc.shuffledSubarray([...events, ...events], { minLength: 14, maxLength: 14 }),
+        (shuffled) => {
+          expect(run(shuffled, 300)).toEqual(plain);
+        },
+      ),
+      { numRuns: 100, seed: 5 },
+    );
+  });
+
+  it('stops counting at the end, and still takes notes', () => {
+    const events = [event('start', 0), event('end', 30), event('next', 40)];
+    const late = event('note', 500, { itemId: 'curl', text: 'Less talk' });
+    const state = run([...events, late], 900);
+    expect(state).toMatchObject({ status: 'ended', activeMs: 30_000, itemIndex: 0 });
+    expect(state.notes).toEqual([{ itemId: 'curl', text: 'Less talk' }]);
+  });
+
+  it('keeps the last option that a person moved to', () => {
+    const events = [
+      event('start', 0),
+      event('moved', 5, { itemId: 'curl', personId: 'asha', option: 1 }),
+      event('moved', 9, { itemId: 'curl', personId: 'asha', option: 2 }),
+    ];
+    expect(run(events, 10).moved).toEqual({ curl: { asha: 2 } });
+  });
+
+  it('ignores everything before the start', () => {
+    const state = run([event('next', 1), event('pause', 2), event('end', 3)], 10);
+    expect(state.status).toBe('ready');
+  });
+});
+
+describe('viewNow', () => {
+  const toCurl = [event('start', 0), event('next', 60), event('next', 165)];
+
+  it('shows the part, the repetition and the time left', () => {
+    // curl: 8 s set-up, 13 s words, then 8 repetitions of 5 s, the first of 5.5 s.
+    expect(view(toCurl, 165 + 4).part?.kind).toBe('set-up');
+    expect(view(toCurl, 165 + 12).part?.kind).toBe('teaching');
+    const first = view(toCurl, 165 + 22);
+    expect(first).toMatchObject({ repetition: 1, itemLeftS: 40 });
+    expect(view(toCurl, 165 + 21 + 6).repetition).toBe(2);
+    expect(view(toCurl, 165 + 21 + 5.5 + 5 * 3 + 1).repetition).toBe(5);
+  });
+
+  it('stays at the last repetition when time is out, and counts on', () => {
+    const late = view(toCurl, 165 + 80);
+    expect(late).toMatchObject({ repetition: 8, itemLeftS: -18 });
+  });
+
+  it('says which side', () => {
+    const events = [...toCurl, event('next', 230)];
+    expect(view(events, 230 + 40).part?.side).toBe('left');
+    expect(view(events, 230 + 90).part?.side).toBe('right');
+  });
+
+  it('is on plan while the plan is followed', () => {
+    expect(view([event('start', 0)], 30).behindS).toBe(0);
+    expect(view([event('start', 0), event('next', 60)], 100).behindS).toBe(0);
+  });
+
+  it('falls behind when an item runs over, and is ahead when it is cut short', () => {
+    expect(view([event('start', 0)], 90).behindS).toBe(30);
+    expect(view([event('start', 0), event('next', 20)], 25).behindS).toBe(-40);
+  });
+
+  it('ends later by as much as it is behind', () => {
+    expect(view([event('start', 0)], 90).endsAtS).toBe(timeline.totalS + 30);
+    expect(view([event('start', 0)], 30).endsAtS).toBe(timeline.totalS);
+  });
+
+  it('gives an item more time when asked to', () => {
+    const events = [event('start', 0), event('extend', 10, { itemId: 'pause', seconds: 30 })];
+    expect(view(events, 50).itemLeftS).toBe(40);
+    expect(view(events, 50).endsAtS).toBe(timeline.totalS + 30);
+  });
+
+  it('knows what is next, and that the last has nothing behind it', () => {
+    expect(view([event('start', 0)], 5).next?.itemId).toBe('breathe');
+    const all = [event('start', 0), ...[1, 2, 3, 4].map((second) => event('next', second))];
+    expect(view(all, 10).next).toBeUndefined();
+  });
+});
+
+describe('summariseClass', () => {
+  it('is nothing before the start', () => {
+    expect(summariseClass(timeline, [], at(0))).toBeUndefined();
+  });
+
+  it('puts what was taught beside what was planned', () => {
+    const events = [
+      event('start', 0),
+      event('next', 75),
+      event('next', 180),
+      event('note', 190, { itemId: 'curl', text: 'Necks' }),
+      event('next', 182),
+      event('next', 300),
+      event('end', 420),
+    ];
+    const summary = summariseClass(timeline, events, at(999));
+    expect(summary).toMatchObject({ plannedS: timeline.totalS, actualS: 420 });
+    expect(summary?.items.map(({ itemId, actualS, done }) => [itemId, actualS, done])).toEqual([
+      ['pause', 75, true],
+      ['breathe', 105, true],
+      ['curl', 2, false],
+      ['leg-lift', 118, true],
+      ['final-rest', 120, true],
+    ]);
+    expect(summary?.items[2]?.notes).toEqual(['Necks']);
+  });
+
+  it('adds up visits to an item that was gone back to', () => {
+    const events = [event('start', 0), event('next', 30), event('back', 50), event('end', 70)];
+    const summary = summariseClass(timeline, events, at(80));
+    expect(summary?.items[0]?.actualS).toBe(50);
+    expect(summary?.items[1]?.actualS).toBe(20);
+  });
+});
+
+describe('LiveEvent', () => {
+  it.each([
+    [{ type: 'leap', id: 'event-0001', atMs: 1 }],
+    [{ type: 'start', id: 'short', atMs: 1 }],
+    [{ type: 'start', id: 'event-0001', atMs: -1 }],
+    [{ type: 'extend', id: 'event-0001', atMs: 1, itemId: 'a', seconds: 9999 }],
+    [{ type: 'moved', id: 'event-0001', atMs: 1, itemId: 'a', personId: 'b', option: 5 }],
+    [{ type: 'note', id: 'event-0001', atMs: 1, itemId: 'a', text: '  ' }],
+  ])('refuses %j', (value) => expect(LiveEvent.safeParse(value).success).toBe(false));
+});
