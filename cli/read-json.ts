@@ -6,9 +6,7 @@ import { Refusal } from './refusal.ts';
 export function readJson<S extends z.ZodType>(schema: S, path: string, what: string): z.infer<S> {
   const parsed = schema.safeParse(parse(readText(path), path));
   if (parsed.success) return parsed.data;
-  const faults = parsed.error.issues.map(
-    (issue) => `  ${showPath(issue.path)}: ${issue.message}`,
-  );
+  const faults = parsed.error.issues.map((issue) => `  ${showPath(issue.path)}: ${issue.message}`);
   throw new Refusal(`${nameOf(path)} is not ${what}:\n${faults.join('\n')}`);
 }
 

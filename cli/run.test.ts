@@ -33,7 +33,12 @@ const Timed = z.object({
     z.object({
       name: z.string(),
       parts: z.array(
-        z.object({ kind: z.string(), durationS: z.number(), reason: z.string(), source: z.string() }),
+        z.object({
+          kind: z.string(),
+          durationS: z.number(),
+          reason: z.string(),
+          source: z.string(),
+        }),
       ),
     }),
   ),

@@ -22,7 +22,9 @@ export function tellTime(plan: Plan, timeline: Timeline): string {
   for (const segment of timeline.segments) {
     lines.push('', `${segment.name}, ${showClock(segment.durationS)}`);
     for (const item of segment.items) {
-      lines.push(`  ${showClock(item.startS).padStart(5)}  ${item.name}, ${showClock(item.durationS)}`);
+      lines.push(
+        `  ${showClock(item.startS).padStart(5)}  ${item.name}, ${showClock(item.durationS)}`,
+      );
       for (const part of item.parts) {
         const side = part.side ? `, ${part.side}` : '';
         lines.push(
@@ -47,11 +49,7 @@ export function tellFindings(findings: readonly Finding[]): string {
     .join('\n');
 }
 
-export function tellOptions(
-  plan: Plan,
-  people: readonly Person[],
-  options: OptionsPlan,
-): string {
+export function tellOptions(plan: Plan, people: readonly Person[], options: OptionsPlan): string {
   const lines: string[] = [];
   for (const person of people) {
     lines.push(person.name);

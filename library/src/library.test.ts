@@ -116,7 +116,13 @@ describe.each(named)('%s', (_slug, exercise: Exercise) => {
   it('has a usual dose inside its usual range', () => {
     const { dose, usual } = exercise;
     const amount =
-      dose.kind === 'hold' ? dose.holdS : dose.kind === 'free' ? dose.durationS : dose.kind === 'timed' ? dose.rounds : dose.count;
+      dose.kind === 'hold'
+        ? dose.holdS
+        : dose.kind === 'free'
+          ? dose.durationS
+          : dose.kind === 'timed'
+            ? dose.rounds
+            : dose.count;
     expect(amount).toBeGreaterThanOrEqual(usual.least);
     expect(amount).toBeLessThanOrEqual(usual.most);
   });

@@ -15,7 +15,13 @@ const anyPlan = () =>
       fc.array(
         fc.record({
           exercise: fc.constantFrom(...slugs),
-          sides: fc.constantFrom(undefined, undefined, undefined, 'left' as const, 'right' as const),
+          sides: fc.constantFrom(
+            undefined,
+            undefined,
+            undefined,
+            'left' as const,
+            'right' as const,
+          ),
         }),
         { minLength: 1, maxLength: 24 },
       ),

@@ -23,13 +23,7 @@ describe('segments', () => {
   it('make a stature: foot, shank, thigh, trunk, neck and head', () => {
     const ankle = 0.039; // height of the ankle, Winter (from memory)
     const stature =
-      ankle +
-      LENGTH.shank +
-      LENGTH.thigh +
-      3 * LENGTH.spinePart +
-      LENGTH.neck +
-      0.02 +
-      RADIUS.head;
+      ankle + LENGTH.shank + LENGTH.thigh + 3 * LENGTH.spinePart + LENGTH.neck + 0.02 + RADIUS.head;
     expect(stature).toBeGreaterThan(0.92);
     expect(stature).toBeLessThan(1.02);
   });

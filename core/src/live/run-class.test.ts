@@ -17,7 +17,12 @@ const START = Date.UTC(2026, 10, 25, 18, 15);
 let next = 0;
 function event(type: string, second: number, extra: object = {}): LiveEvent {
   next += 1;
-  return LiveEvent.parse({ id: `event-${String(next).padStart(4, '0')}`, type, atMs: START + second * 1000, ...extra });
+  return LiveEvent.parse({
+    id: `event-${String(next).padStart(4, '0')}`,
+    type,
+    atMs: START + second * 1000,
+    ...extra,
+  });
 }
 const at = (second: number) => START + second * 1000;
 const run = (events: LiveEvent[], second: number) => runClass(timeline, events, at(second));

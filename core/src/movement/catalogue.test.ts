@@ -3,7 +3,10 @@ import { makeExercise } from '../testing/make-exercise.ts';
 import { createCatalogue, searchCatalogue } from './catalogue.ts';
 import { optionOf, standardOption, teachesAwareness } from './exercise.ts';
 
-const rest = makeExercise('shell', { name: 'Rest shape', otherNames: ['child’s pose', 'Enfant é'] });
+const rest = makeExercise('shell', {
+  name: 'Rest shape',
+  otherNames: ['child’s pose', 'Enfant é'],
+});
 const bridge = makeExercise('bridge', {
   name: 'Shoulder bridge',
   purpose: 'Wakes the seat before the shell.',
@@ -39,7 +42,9 @@ describe('searchCatalogue', () => {
 
 describe('Exercise', () => {
   it('wants options numbered in order', () => {
-    expect(() => makeExercise('x', { options: [{ number: 2 }, { number: 1 }] })).toThrow(/in order/);
+    expect(() => makeExercise('x', { options: [{ number: 2 }, { number: 1 }] })).toThrow(
+      /in order/,
+    );
   });
 
   it('wants its standard option to exist', () => {

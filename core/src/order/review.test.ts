@@ -84,7 +84,9 @@ describe('breath-first', () => {
     const plan = makePlan([[['breathe', shortBreath], 'curl', ...long], ['final-rest']]);
     const [finding] = of(plan, rule);
     expect(finding?.itemIds).toEqual(['curl']);
-    expect(finding?.sentence).toMatch(/starts at 0:\d\d, inside the first \d:\d\d, with an effort of 3/);
+    expect(finding?.sentence).toMatch(
+      /starts at 0:\d\d, inside the first \d:\d\d, with an effort of 3/,
+    );
   });
 });
 
@@ -144,7 +146,9 @@ describe('sides-together', () => {
   it('sees fewer repetitions on the second side', () => {
     const plan = makePlan([[oneSided('leg-lift', 'left', 8), oneSided('leg-lift', 'right', 6)]]);
     const [finding] = of(plan, rule);
-    expect(finding?.sentence).toBe('The right side does leg lift 6 times, the left side leg lift 8 times.');
+    expect(finding?.sentence).toBe(
+      'The right side does leg lift 6 times, the left side leg lift 8 times.',
+    );
     expect(finding?.repairs).toHaveLength(2);
   });
 
@@ -166,7 +170,9 @@ describe('sides-together', () => {
   });
 
   it('mirrors the whole block, in its order and dose', () => {
-    const plan = makePlan([[oneSided('leg-lift', 'left', 6), oneSided('twist', 'left', 4), 'curl']]);
+    const plan = makePlan([
+      [oneSided('leg-lift', 'left', 6), oneSided('twist', 'left', 4), 'curl'],
+    ]);
     const edit = of(plan, rule)[0]?.repairs.find(({ label }) => label.startsWith('Add'))?.edit;
     if (!edit) throw new Error('no repair');
     const result = applyEdit(plan, edit);
@@ -208,7 +214,9 @@ describe('six-directions', () => {
   });
 
   it('names the direction that takes over half, and the one with least', () => {
-    const plan = makePlan([['breathe', ...Array.from({ length: 5 }, () => 'curl'), 'lift', 'twist', 'side-reach']]);
+    const plan = makePlan([
+      ['breathe', ...Array.from({ length: 5 }, () => 'curl'), 'lift', 'twist', 'side-reach'],
+    ]);
     const finding = of(plan, rule).find(({ key }) => key.startsWith('too much'));
     expect(finding?.sentence).toMatch(/^Rounding takes \d\d % of the directed time/);
   });
@@ -218,7 +226,10 @@ describe('close-soft', () => {
   const rule = 'close-soft';
 
   it('wants a tenth of the class at its end', () => {
-    const plan = makePlan([['breathe', 'tilt', 'curl', 'twist', 'leg-lift'], ['return-to-sitting']]);
+    const plan = makePlan([
+      ['breathe', 'tilt', 'curl', 'twist', 'leg-lift'],
+      ['return-to-sitting'],
+    ]);
     const long = makePlan([
       ['breathe', ...Array.from({ length: 12 }, () => 'curl')],
       ['return-to-sitting'],

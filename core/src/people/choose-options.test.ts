@@ -129,9 +129,7 @@ describe('chooseOption', () => {
     expect(choice).toMatchObject({ kind: 'swap', exercise: 'plain' });
     const said = choice.reasons.map((reason) => explainReason(reason, curl));
     expect(said[0]).toBe('Neck: option 2 (way 2) asks for the head held up.');
-    expect(said.at(-1)).toBe(
-      'plain keeps the position and the aim for the same length of time.',
-    );
+    expect(said.at(-1)).toBe('plain keeps the position and the aim for the same length of time.');
   });
 
   it('says when a swap leaves the position', () => {
@@ -193,7 +191,9 @@ describe('chooseOption', () => {
 
   it('takes a swap or a rest by hand as it is', () => {
     const swap = { kind: 'swap' as const, exercise: 'far', option: 2 };
-    expect(choose(attendee('a', 3, [], { byHand: { ladder: swap } }), 'ladder')).toMatchObject(swap);
+    expect(choose(attendee('a', 3, [], { byHand: { ladder: swap } }), 'ladder')).toMatchObject(
+      swap,
+    );
     const rest = choose(attendee('a', 3, [], { byHand: { ladder: { kind: 'rest' } } }), 'ladder');
     expect(rest).toMatchObject({ kind: 'rest', shape: REST_SHAPES.supine });
   });
@@ -203,10 +203,7 @@ describe('cautionsOn', () => {
   const person = Person.parse({
     id: 'a',
     name: 'A',
-    cautions: [
-      { caution: 'wrist', since: '2026-11-01', until: '2026-11-25' },
-      { caution: 'knee' },
-    ],
+    cautions: [{ caution: 'wrist', since: '2026-11-01', until: '2026-11-25' }, { caution: 'knee' }],
   });
   it.each([
     ['2026-10-31', ['knee']],
@@ -248,8 +245,7 @@ describe('chooseOptions', () => {
       const { choices } = chooseOptions(plan, people, catalogue, DAY, atOnce);
       const chosen = people.map(({ person }) => choices.get(person.id)?.get('ladder'));
       const distance = chosen.reduce(
-        (sum, choice, index) =>
-          sum + (choice?.kind === 'option' ? index + 1 - choice.option : 4),
+        (sum, choice, index) => sum + (choice?.kind === 'option' ? index + 1 - choice.option : 4),
         0,
       );
       const allSets = Array.from({ length: 15 }, (_, bits) =>
@@ -264,7 +260,9 @@ describe('chooseOptions', () => {
 
   it('says which option would have fitted', () => {
     const { choices } = chooseOptions(plan, group, catalogue, DAY, 2);
-    const reasons = group.flatMap(({ person }) => choices.get(person.id)?.get('ladder')?.reasons ?? []);
+    const reasons = group.flatMap(
+      ({ person }) => choices.get(person.id)?.get('ladder')?.reasons ?? [],
+    );
     const held = reasons.find(({ code }) => code === 'not-cued');
     expect(held && explainReason(held, ladder)).toMatch(/would fit; it is not cued/);
   });
@@ -279,7 +277,12 @@ describe('chooseOptions', () => {
 
   it('gives nobody an option that a caution of theirs rules out', () => {
     const everyone = CAUTIONS.map(({ id }) => attendee(id, 4, [id]));
-    const { choices } = chooseOptions(makePlan([['ladder', 'curl', 'alone']]), everyone, catalogue, DAY);
+    const { choices } = chooseOptions(
+      makePlan([['ladder', 'curl', 'alone']]),
+      everyone,
+      catalogue,
+      DAY,
+    );
     for (const { person } of everyone) {
       const effects: Caution['effects'] = cautionOf(person.id as CautionId).effects;
       for (const [slug, choice] of choices.get(person.id) ?? []) {

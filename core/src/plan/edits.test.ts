@@ -59,7 +59,11 @@ const anyEdit = (): fc.Arbitrary<Edit> => {
       { requiredKeys: ['type', 'itemId'] },
     ),
     fc.record(
-      { type: fc.constant('setTeaching' as const), itemId, teaching: fc.constant('brief' as const) },
+      {
+        type: fc.constant('setTeaching' as const),
+        itemId,
+        teaching: fc.constant('brief' as const),
+      },
       { requiredKeys: ['type', 'itemId'] },
     ),
     fc.record({ type: fc.constant('setRest' as const), itemId, restS: fc.nat({ max: 600 }) }),
@@ -69,7 +73,11 @@ const anyEdit = (): fc.Arbitrary<Edit> => {
       label: fc.constant('Water'),
       durationS: fc.integer({ min: 5, max: 60 }),
     }),
-    fc.record({ type: fc.constant('setNote' as const), itemId, note: fc.string({ maxLength: 20 }) }),
+    fc.record({
+      type: fc.constant('setNote' as const),
+      itemId,
+      note: fc.string({ maxLength: 20 }),
+    }),
     fc.record({
       type: fc.constant('addSegment' as const),
       index,
@@ -160,17 +168,9 @@ describe('applyEdit', () => {
 
   it.each<[Edit, string, string]>([
     [{ type: 'removeItem', itemId: 'nobody' }, 'no-item', 'nobody'],
-    [
-      { type: 'moveItem', itemId: 'curl', segmentId: 'nowhere', index: 0 },
-      'no-segment',
-      'nowhere',
-    ],
+    [{ type: 'moveItem', itemId: 'curl', segmentId: 'nowhere', index: 0 }, 'no-segment', 'nowhere'],
     [{ type: 'setRest', itemId: 'pause', restS: 5 }, 'wrong-kind', 'pause'],
-    [
-      { type: 'setPause', itemId: 'curl', label: 'Water', durationS: 30 },
-      'wrong-kind',
-      'curl',
-    ],
+    [{ type: 'setPause', itemId: 'curl', label: 'Water', durationS: 30 }, 'wrong-kind', 'curl'],
     [
       { type: 'addItem', segmentId: 'segment-1', index: 0, item: newItem('twist') },
       'id-taken',

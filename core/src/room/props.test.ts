@@ -12,7 +12,10 @@ const catalogue = createCatalogue([
   makeExercise('squeeze', { options: [{}, { props: [ball] }] }),
   makeExercise('bare'),
   makeExercise('recline', {
-    options: [{ props: [{ ...ball, prop: 'cushion', place: 'under shoulder blades', count: 2 }] }, {}],
+    options: [
+      { props: [{ ...ball, prop: 'cushion', place: 'under shoulder blades', count: 2 }] },
+      {},
+    ],
     dose: { kind: 'free', durationS: 240 },
   }),
   makeExercise('maybe', { options: [{ props: [{ ...ball, optional: true }] }, {}] }),
@@ -55,7 +58,10 @@ describe('planProps', () => {
   it('leaves out what is only there if wanted', () => expect(needs(['maybe'], [1, 1])).toEqual([]));
 
   it('is not short when the cupboard suffices', () => {
-    expect(needs(['squeeze'], [2, 2], { 'small-ball': 2 })[0]).toMatchObject({ owned: 2, short: 0 });
+    expect(needs(['squeeze'], [2, 2], { 'small-ball': 2 })[0]).toMatchObject({
+      owned: 2,
+      short: 0,
+    });
   });
 
   it('says for each minute how many are in use', () => {
@@ -63,7 +69,9 @@ describe('planProps', () => {
     const last = need?.spans[0];
     expect(need?.byMinute.slice(0, 4)).toEqual([4, 4, 4, 4]);
     expect(need?.byMinute.at(-1)).toBe(0);
-    expect(need?.byMinute.filter((count) => count > 0)).toHaveLength(Math.ceil((last?.endS ?? 0) / 60));
+    expect(need?.byMinute.filter((count) => count > 0)).toHaveLength(
+      Math.ceil((last?.endS ?? 0) / 60),
+    );
   });
 
   it('takes the props of the swap, not of what was swapped', () => {

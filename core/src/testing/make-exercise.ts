@@ -63,7 +63,11 @@ export function makeCatalogue(more: readonly Exercise[] = []): Catalogue {
       options: [{ effort: 0 }, { effort: 0 }],
     }),
     makeExercise('tilt', { moves: ['round', 'arch'], tempo: 'articulate-small' }),
-    makeExercise('curl', { moves: ['round'], spineLoad: 1, options: [{ effort: 3 }, { effort: 4 }] }),
+    makeExercise('curl', {
+      moves: ['round'],
+      spineLoad: 1,
+      options: [{ effort: 3 }, { effort: 4 }],
+    }),
     makeExercise('lift', {
       moves: ['arch'],
       position: 'prone',

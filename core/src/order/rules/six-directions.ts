@@ -53,10 +53,7 @@ function tooMuch(
         .filter((item) => item.moves.some((move) => move === most.split('-')[0]))
         .map((item) => item.itemId),
       sentence: `${capital(DIRECTION_WORDS[most])} takes ${share} % of the directed time (${showClock(seconds[most])}); ${DIRECTION_WORDS[least]} has least (${showClock(seconds[least])}).`,
-      candidates: () => [
-        ...addDirection(context, [least]),
-        ...addOneOfEach(context, most),
-      ],
+      candidates: () => [...addDirection(context, [least]), ...addOneOfEach(context, most)],
     },
   ];
 }

@@ -6,7 +6,12 @@ import { workParts } from './work.ts';
 
 function work(
   dose: unknown,
-  change: { tempo?: Tempo; position?: Position; teaching?: 'full' | 'brief' | 'none'; pace?: Pace } = {},
+  change: {
+    tempo?: Tempo;
+    position?: Position;
+    teaching?: 'full' | 'brief' | 'none';
+    pace?: Pace;
+  } = {},
 ) {
   return workParts({
     dose: Dose.parse(dose),

@@ -1,0 +1,76 @@
+import type { Sequelize } from 'sequelize';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { readConfig } from '../config.ts';
+import { openTestDatabase } from '../testing/test-studio.ts';
+import { migrate } from './migrate.ts';
+import { Studio } from './models.ts';
+
+let database: Sequelize;
+
+beforeAll(async () => {
+  database = await openTestDatabase();
+});
+afterAll(() => database.close());
+
+describe('migrate', () => {
+  it('has nothing to do the second time', async () => {
+    expect(await migrate(database)).toEqual([]);
+  });
+
+  it('makes every table that a model reads', async () => {
+    const tables = (await database.getQueryInterface().showAllTables()) as unknown as (
+      string | { tableName: string }
+    )[];
+    const names = tables.map((table) => (typeof table === 'string' ? table : table.tableName));
+    for (const model of Object.values(database.models)) {
+      expect(names).toContain(model.getTableName());
+    }
+  });
+
+  it('refuses a database that a newer version has changed', async () => {
+    await database.query("INSERT INTO migrations (name) VALUES ('9999-from-the-future')");
+    await expect(migrate(database)).rejects.toThrow(/newer version.*9999-from-the-future/);
+    await database.query("DELETE FROM migrations WHERE name = '9999-from-the-future'");
+  });
+
+  it('keeps milliseconds and reads JSON back as it was', async () => {
+    const made = await Studio.create({
+      id: '6c2b3f0a-0000-4000-8000-000000000001',
+      slug: 'ms',
+      name: 'Ms',
+      isDemo: false,
+      timeZone: 'UTC',
+      cupboard: { block: 3 },
+      pace: {
+        teaching: 'quick',
+        setUpFactor: 1.25,
+        teachingFactor: 1,
+        tempoFactors: { turn: 0.9 },
+      },
+    });
+    const read = await Studio.findByPk(made.id);
+    expect(read?.createdAt.getTime()).toBe(made.createdAt.getTime());
+    expect(read?.pace).toEqual(made.pace);
+    expect(read?.cupboard).toEqual({ block: 3 });
+  });
+});
+
+describe('readConfig', () => {
+  const whole = {
+    WRENFERN_DATABASE_URL: 'mariadb://u:p@127.0.0.1:3306/w',
+    WRENFERN_SESSION_SECRET: 'x'.repeat(32),
+  };
+
+  it('fills in what is usual', () => {
+    expect(readConfig(whole)).toMatchObject({ port: 4600, demo: 'yes', secureCookies: false });
+  });
+
+  it.each([
+    [{ ...whole, WRENFERN_DATABASE_URL: 'postgres://x' }, 'WRENFERN_DATABASE_URL'],
+    [{ ...whole, WRENFERN_SESSION_SECRET: 'short' }, 'WRENFERN_SESSION_SECRET'],
+    [{ ...whole, WRENFERN_PORT: '99999' }, 'WRENFERN_PORT'],
+    [{ ...whole, WRENFERN_DEMO: 'maybe' }, 'WRENFERN_DEMO'],
+  ])('names what is wrong', (environment, field) => {
+    expect(() => readConfig(environment)).toThrow(field);
+  });
+});

@@ -1,0 +1,94 @@
+import { randomUUID } from 'node:crypto';
+import type { Express } from 'express';
+import { pino } from 'pino';
+import type { Sequelize } from 'sequelize';
+import request, { type Agent } from 'supertest';
+import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
+import { createApp } from '../app.ts';
+import { hashPassword } from '../auth/passwords.ts';
+import { connect } from '../db/connect.ts';
+import { migrate } from '../db/migrate.ts';
+import { bindModels, Studio, User, type Role } from '../db/models.ts';
+
+export const PASSWORD = 'correct horse battery';
+
+/** The real database of the tests, emptied; set by bin/test. */
+export async function openTestDatabase(): Promise<Sequelize> {
+  const url = process.env.WRENFERN_TEST_DATABASE_URL;
+  if (!url) throw new Error('WRENFERN_TEST_DATABASE_URL is not set: run bin/test server');
+  const database = connect(url);
+  bindModels(database);
+  await database.getQueryInterface().dropAllTables();
+  await migrate(database);
+  return database;
+}
+
+export function testApp(database: Sequelize, webFolder = ''): Express {
+  return createApp({
+    database,
+    log: pino({ level: 'silent' }),
+    sessionSecret: 'a secret for tests only, long enough',
+    secureCookies: false,
+    webFolder,
+  });
+}
+
+export interface TestMember {
+  studioId: string;
+  email: string;
+  agent: Agent;
+}
+
+let passwordHash: Promise<string> | undefined;
+
+/** A studio of its own, with its owner signed in. */
+export async function makeStudio(app: Express, name: string, isDemo = false): Promise<TestMember> {
+  const studioId = randomUUID();
+  await Studio.create({
+    id: studioId,
+    slug: `${name}-${studioId.slice(0, 8)}`,
+    name,
+    isDemo,
+    timeZone: 'Europe/Lisbon',
+    cupboard: { 'small-ball': 2 },
+    pace: STEADY_PACE,
+  });
+  return addMember(app, studioId, 'owner');
+}
+
+export async function addMember(app: Express, studioId: string, role: Role): Promise<TestMember> {
+  passwordHash ??= hashPassword(PASSWORD);
+  const email = `${role}-${randomUUID()}@studio.example`;
+  await User.create({
+    id: randomUUID(),
+    studioId,
+    email,
+    name: role,
+    passwordHash: await passwordHash,
+    role,
+  });
+  const agent = request.agent(app);
+  await agent.post('/api/session').send({ email, password: PASSWORD }).expect(204);
+  return { studioId, email, agent };
+}
+
+/** A class of the member's studio; resolves to its id. */
+export async function makeClass(member: TestMember, title = 'Morning'): Promise<string> {
+  const response = await member.agent
+    .post('/api/classes')
+    .send({ title, startsAt: '2026-11-26T18:15:00Z', targetS: 1800 })
+    .expect(201);
+  return (response.body as { id: string }).id;
+}
+
+export async function makePerson(
+  member: TestMember,
+  name: string,
+  more: object = {},
+): Promise<string> {
+  const response = await member.agent
+    .post('/api/people')
+    .send({ name, level: 2, ...more })
+    .expect(201);
+  return (response.body as { id: string }).id;
+}
