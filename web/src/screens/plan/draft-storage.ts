@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Plan } from '@wrenfern/core/plan/plan';
+import { readJson } from '../../data/read-json.ts';
 import type { Draft } from './plan-editor.ts';
 
 const StoredDraft = z.object({ revision: z.number().int(), plan: Plan });
@@ -19,13 +20,4 @@ export function findDraft(classId: string): Draft | undefined {
   const parsed = StoredDraft.safeParse(readJson(text));
   if (!parsed.success) localStorage.removeItem(keyOf(classId));
   return parsed.data;
-}
-
-function readJson(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch (error) {
-    if (error instanceof SyntaxError) return undefined;
-    throw error;
-  }
 }

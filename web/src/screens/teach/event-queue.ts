@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { LiveEvent } from '@wrenfern/core/live/events';
+import { readJson } from '../../data/read-json.ts';
 
 /** Events of a class that the server has not confirmed; kept on this device until it has. */
 export interface EventQueue {
@@ -55,6 +56,6 @@ export function createEventQueue({ classId, storage, send }: QueueParts): EventQ
 
 function readPending(text: string | null): LiveEvent[] {
   if (!text) return [];
-  const parsed = z.array(LiveEvent).safeParse(JSON.parse(text));
+  const parsed = z.array(LiveEvent).safeParse(readJson(text));
   return parsed.success ? parsed.data : [];
 }

@@ -1,0 +1,9 @@
+import { readFileSync } from 'node:fs';
+
+/** Prints "PASSED FAILED" from a JSON report of Vitest or Playwright. */
+const report = JSON.parse(readFileSync(process.argv[2], 'utf8'));
+const { stats } = report;
+const counts = stats
+  ? [stats.expected, stats.unexpected + stats.flaky]
+  : [report.numPassedTests, report.numFailedTests + report.numPendingTests];
+console.log(counts.join(' '));

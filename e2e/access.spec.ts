@@ -1,0 +1,109 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { enterDemo } from './steps.ts';
+
+async function firstClass(page: Page): Promise<string> {
+  const href = await page.getByRole('link', { name: 'Plan Small ball evening' }).getAttribute('href');
+  return href?.split('/')[2] ?? '';
+}
+
+const SCREENS: [name: string, path: (id: string) => string, ready: (page: Page) => Promise<void>][] = [
+  ['today', () => '/', (page) => expect(page.locator('article').first()).toBeVisible()],
+  ['plan', (id) => `/classes/${id}/plan`, (page) => expect(page.getByTestId('total')).toBeVisible()],
+  ['options', (id) => `/classes/${id}/options`, (page) => expect(page.getByRole('table')).toBeVisible()],
+  ['teach', (id) => `/classes/${id}/teach`, (page) => expect(page.getByText('Lay out first')).toBeVisible()],
+  ['log', (id) => `/classes/${id}/log`, (page) => expect(page.getByText('Not taught yet')).toBeVisible()],
+  ['library', () => '/library', (page) => expect(page.getByText('44 of 44 exercises')).toBeVisible()],
+  ['exercise', () => '/library/bird-dog', (page) => expect(page.getByText('Step back:').first()).toBeVisible()],
+  ['people', () => '/people', (page) => expect(page.getByText('Asha Delun')).toBeVisible()],
+  ['new person', () => '/people/new', (page) => expect(page.getByLabel('Name')).toBeVisible()],
+  ['studio', () => '/studio', (page) => expect(page.getByText('Cupboard')).toBeVisible()],
+];
+
+async function seriousFaults(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .flatMap(({ id, nodes }) => nodes.map((node) => `${id}: ${node.target.join(' ')} ${node.failureSummary ?? ''}`));
+}
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing serious on any screen, ${colorScheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
+    await page.goto('/sign-in');
+    await expect(page.getByLabel('Email')).toBeVisible();
+    expect(await seriousFaults(page)).toEqual([]);
+    await enterDemo(page);
+    const id = await firstClass(page);
+    for (const [name, path, ready] of SCREENS) {
+      await test.step(name, async () => {
+        await page.goto(path(id));
+        await ready(page);
+        expect(await seriousFaults(page)).toEqual([]);
+      });
+    }
+  });
+}
+
+test('axe finds nothing serious in what opens over a screen', async ({ page }) => {
+  await enterDemo(page);
+  const id = await firstClass(page);
+  await page.goto(`/classes/${id}/options`);
+  await page.getByRole('button', { name: /^Bram Ostrey, Chest lift/ }).click();
+  await expect(page.getByLabel('Choose another')).toBeVisible();
+  expect(await seriousFaults(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Bram Ostrey\b/ }).first().click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  expect(await seriousFaults(page)).toEqual([]);
+  await page.goto(`/classes/${id}/plan`);
+  await page.locator('[data-item]').nth(4).click();
+  expect(await seriousFaults(page)).toEqual([]);
+  await page.getByRole('button', { name: 'why?' }).first().click();
+  await expect(page.getByText(/^Rule fits-the-hour/)).toBeVisible();
+  expect(await seriousFaults(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  expect(await seriousFaults(page)).toEqual([]);
+});
+
+test('keyboard alone goes from Today to a chosen row', async ({ page }) => {
+  await enterDemo(page);
+  await page.keyboard.press('g');
+  await page.keyboard.press('p');
+  await expect(page).toHaveURL(/\/people$/);
+  await page.keyboard.press('g');
+  await page.keyboard.press('t');
+  await page.getByRole('link', { name: 'Plan Small ball evening' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('total')).toBeVisible();
+  await page.keyboard.press('j');
+  await page.keyboard.press('j');
+  await expect(page.getByRole('heading', { level: 2, name: 'Three-way breathing' })).toBeVisible();
+  await page.keyboard.press('Alt+ArrowDown');
+  await expect(page.locator('[data-item]').nth(2)).toContainText('Three-way breathing');
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-item]').nth(1)).toContainText('Three-way breathing');
+});
+
+for (const [name, width, height] of [
+  ['tablet', 820, 1180],
+  ['phone', 390, 844],
+] as const) {
+  test(`nothing is wider than a ${name}`, async ({ page }) => {
+    await page.setViewportSize({ width, height });
+    await enterDemo(page);
+    const id = await firstClass(page);
+    for (const [screen, path, ready] of SCREENS) {
+      await test.step(screen, async () => {
+        await page.goto(path(id));
+        await ready(page);
+        const overflow = await page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        );
+        expect(overflow).toBeLessThanOrEqual(0);
+      });
+    }
+  });
+}

@@ -1,0 +1,58 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** In by the demo's door; lands on Today. */
+export async function enterDemo(page: Page): Promise<void> {
+  await page.goto('/studios/tilework');
+  await page.getByRole('button', { name: /Come in as Rowan/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'New class' })).toBeVisible();
+}
+
+/** Makes a class from Today and opens its plan; resolves to the class's id. */
+export async function makeClass(page: Page, title: string, minutes: number): Promise<string> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New class' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Name').fill(title);
+  await dialog.getByLabel('Length in minutes').fill(String(minutes));
+  await dialog.getByRole('button', { name: 'Make it and plan' }).click();
+  await expect(page.getByTestId('total')).toContainText('0:00');
+  return page.url().split('/')[4] ?? '';
+}
+
+export const rows = (page: Page): Locator =>
+  page.getByRole('list', { name: 'Running order' }).locator('[data-item]');
+
+export const names = async (page: Page): Promise<string[]> => {
+  const texts = await rows(page).locator('.font-semibold').allInnerTexts();
+  return texts.map((text) => text.trim());
+};
+
+/** Adds by the + of the catalogue, behind the chosen row or where such things go. */
+export async function add(page: Page, name: string): Promise<void> {
+  await page.getByRole('searchbox', { name: 'Search exercises' }).fill(name);
+  await page.getByRole('button', { name: `Add ${name}`, exact: true }).click();
+}
+
+export async function expectSaved(page: Page): Promise<void> {
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+}
+
+/** Seconds of the total shown at the foot. */
+export async function totalS(page: Page): Promise<number> {
+  const text = await page.getByTestId('total').innerText();
+  const [minutes = '0', seconds = '0'] = (/\d+:\d\d/.exec(text)?.[0] ?? '0:0').split(':');
+  return Number(minutes) * 60 + Number(seconds);
+}
+
+/** Drags with the mouse in steps, as a hand does. */
+export async function dragTo(page: Page, from: Locator, to: Locator): Promise<void> {
+  const start = await from.boundingBox();
+  const end = await to.boundingBox();
+  if (!start || !end) throw new Error('nothing to drag');
+  await page.mouse.move(start.x + start.width / 2, start.y + start.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(start.x + 30, start.y + 10, { steps: 5 });
+  await page.mouse.move(end.x + end.width / 2, end.y + end.height / 2, { steps: 20 });
+  await page.mouse.up();
+}

@@ -1,0 +1,221 @@
+import { describe, expect, it } from 'vitest';
+import { Plan } from '@wrenfern/core/plan/plan';
+import { RequestProblem } from '../../data/request.ts';
+import { createPlanEditor, type Draft } from './plan-editor.ts';
+
+const plan = Plan.parse({
+  format: 'wrenfern-plan/1',
+  title: 'Evening',
+  targetS: 1800,
+  segments: [
+    {
+      id: 'one',
+      name: 'One',
+      items: [
+        { kind: 'exercise', id: 'a', exercise: 'plank' },
+        { kind: 'exercise', id: 'b', exercise: 'clam' },
+      ],
+    },
+  ],
+});
+
+type Send = (revision: number, sent: Plan) => Promise<{ revision: number }>;
+
+/** An editor whose server and clock are ours. */
+function setUp(send: Send = (revision) => Promise.resolve({ revision: revision + 1 })) {
+  const sent: { revision: number; plan: Plan }[] = [];
+  const drafts: (Draft | undefined)[] = [];
+  const timers: { ms: number; call: () => void }[] = [];
+  const editor = createPlanEditor({
+    plan,
+    revision: 1,
+    send: (revision, document) => {
+      sent.push({ revision, plan: document });
+      return send(revision, document);
+    },
+    keepDraft: (draft) => drafts.push(draft),
+    later: (ms, call) => {
+      const timer = { ms, call };
+      timers.push(timer);
+      return () => void timers.splice(timers.indexOf(timer), 1);
+    },
+  });
+  const now = () => editor.getState();
+  const rename = (title: string) => now().edit({ type: 'setDetails', details: { title } });
+  return { now, rename, sent, drafts, timers };
+}
+
+const stale = (theirs: Plan) =>
+  new RequestProblem('stale', 409, 'Changed.', [], { revision: 7, plan: theirs });
+
+describe('editing', () => {
+  it('changes the plan and waits a moment before it saves', () => {
+    const { now, rename, sent, timers } = setUp();
+    rename('Morning');
+    expect(now().plan.title).toBe('Morning');
+    expect(now().save.status).toBe('waiting');
+    expect(timers).toHaveLength(1);
+    expect(sent).toHaveLength(0);
+  });
+
+  it('saves once for many quick edits', async () => {
+    const { now, rename, sent, timers } = setUp();
+    for (const title of ['A', 'B', 'C']) rename(title);
+    expect(timers).toHaveLength(1);
+    await now().saveNow();
+    expect(sent.map(({ plan: { title } }) => title)).toEqual(['C']);
+    expect(now()).toMatchObject({ revision: 2, save: { status: 'saved' } });
+  });
+
+  it('says why an edit was refused, and changes nothing', () => {
+    const { now } = setUp();
+    now().edit({ type: 'removeItem', itemId: 'nobody' });
+    expect(now().refusal).toEqual({ code: 'no-item', id: 'nobody' });
+    expect(now().plan).toBe(plan);
+    expect(now().save.status).toBe('saved');
+  });
+});
+
+describe('undo and redo', () => {
+  it('walk back and forth over every edit', () => {
+    const { now, rename } = setUp();
+    rename('A');
+    now().edit({ type: 'removeItem', itemId: 'a' });
+    now().undo();
+    now().undo();
+    expect(now().plan).toEqual(plan);
+    now().redo();
+    now().redo();
+    expect(now().plan.title).toBe('A');
+    expect(now().plan.segments[0]?.items).toHaveLength(1);
+  });
+
+  it('clear the way forward when something new is done', () => {
+    const { now, rename } = setUp();
+    rename('A');
+    now().undo();
+    rename('B');
+    expect(now().future).toEqual([]);
+    now().redo();
+    expect(now().plan.title).toBe('B');
+  });
+
+  it('do nothing at either end', () => {
+    const { now } = setUp();
+    now().undo();
+    now().redo();
+    expect(now().plan).toBe(plan);
+    expect(now().save.status).toBe('saved');
+  });
+
+  it('are saved like any edit', async () => {
+    const { now, rename, sent } = setUp();
+    rename('A');
+    await now().saveNow();
+    now().undo();
+    await now().saveNow();
+    expect(sent.map(({ revision, plan: { title } }) => [revision, title])).toEqual([
+      [1, 'A'],
+      [2, 'Evening'],
+    ]);
+  });
+});
+
+describe('saving', () => {
+  it('sends again what was edited while it was sending', async () => {
+    let answer = (_saved: { revision: number }) => {};
+    const { now, rename, sent, timers } = setUp(
+      () => new Promise((resolve) => (answer = resolve)),
+    );
+    rename('A');
+    const saving = now().saveNow();
+    rename('B');
+    answer({ revision: 2 });
+    await saving;
+    expect(now().save.status).toBe('waiting');
+    expect(timers).toHaveLength(1);
+    void now().saveNow();
+    expect(sent.at(-1)).toMatchObject({ revision: 2, plan: { title: 'B' } });
+  });
+
+  it('keeps a draft until the server has it', async () => {
+    const { now, rename, drafts } = setUp();
+    rename('A');
+    expect(drafts.at(-1)).toMatchObject({ revision: 1, plan: { title: 'A' } });
+    await now().saveNow();
+    expect(drafts.at(-1)).toBeUndefined();
+  });
+
+  it('is offline without a line, keeps the draft, and tries again by itself', async () => {
+    let isDown = true;
+    const { now, rename, timers, drafts } = setUp((revision) =>
+      isDown
+        ? Promise.reject(new RequestProblem('offline', 0, 'Away.'))
+        : Promise.resolve({ revision: revision + 1 }),
+    );
+    rename('A');
+    await now().saveNow();
+    expect(now().save.status).toBe('offline');
+    expect(drafts.at(-1)).toBeDefined();
+    expect(timers.map(({ ms }) => ms)).toEqual([4000]);
+    isDown = false;
+    await now().saveNow();
+    expect(now().save.status).toBe('saved');
+  });
+
+  it('tells in words what the server refuses', async () => {
+    const { now, rename } = setUp(() =>
+      Promise.reject(
+        new RequestProblem('invalid', 422, 'Not right.', [
+          { path: ['plan', 'title'], message: 'give it a name' },
+        ]),
+      ),
+    );
+    rename('A');
+    await now().saveNow();
+    expect(now().save).toEqual({
+      status: 'refused',
+      sentence: 'Not right. plan › title: give it a name',
+    });
+  });
+});
+
+describe('a conflict', () => {
+  const theirs = { ...plan, title: 'Theirs' };
+
+  async function inConflict() {
+    let first = true;
+    const parts = setUp((revision) => {
+      if (!first) return Promise.resolve({ revision: revision + 1 });
+      first = false;
+      return Promise.reject(stale(theirs));
+    });
+    parts.rename('Mine');
+    await parts.now().saveNow();
+    return parts;
+  }
+
+  it('holds both versions and saves nothing more', async () => {
+    const { now, rename, sent } = await inConflict();
+    expect(now().save).toEqual({ status: 'conflict', theirs: { revision: 7, plan: theirs } });
+    rename('Mine too');
+    await now().saveNow();
+    expect(sent).toHaveLength(1);
+    expect(now().plan.title).toBe('Mine too');
+  });
+
+  it('keeps mine by saving it over theirs', async () => {
+    const { now, sent } = await inConflict();
+    now().settle('mine');
+    await now().saveNow();
+    expect(sent.at(-1)).toMatchObject({ revision: 7, plan: { title: 'Mine' } });
+    expect(now()).toMatchObject({ revision: 8, save: { status: 'saved' } });
+  });
+
+  it('takes theirs and forgets the steps that led to mine', async () => {
+    const { now, drafts } = await inConflict();
+    now().settle('theirs');
+    expect(now()).toMatchObject({ plan: theirs, revision: 7, past: [], save: { status: 'saved' } });
+    expect(drafts.at(-1)).toBeUndefined();
+  });
+});
