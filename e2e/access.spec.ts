@@ -3,18 +3,48 @@ import { expect, test, type Page } from '@playwright/test';
 import { enterDemo } from './steps.ts';
 
 async function firstClass(page: Page): Promise<string> {
-  const href = await page.getByRole('link', { name: 'Plan Small ball evening' }).getAttribute('href');
+  const href = await page
+    .getByRole('link', { name: 'Plan Small ball evening' })
+    .getAttribute('href');
   return href?.split('/')[2] ?? '';
 }
 
-const SCREENS: [name: string, path: (id: string) => string, ready: (page: Page) => Promise<void>][] = [
+const SCREENS: [
+  name: string,
+  path: (id: string) => string,
+  ready: (page: Page) => Promise<void>,
+][] = [
   ['today', () => '/', (page) => expect(page.locator('article').first()).toBeVisible()],
-  ['plan', (id) => `/classes/${id}/plan`, (page) => expect(page.getByTestId('total')).toBeVisible()],
-  ['options', (id) => `/classes/${id}/options`, (page) => expect(page.getByRole('table')).toBeVisible()],
-  ['teach', (id) => `/classes/${id}/teach`, (page) => expect(page.getByText('Lay out first')).toBeVisible()],
-  ['log', (id) => `/classes/${id}/log`, (page) => expect(page.getByText('Not taught yet')).toBeVisible()],
-  ['library', () => '/library', (page) => expect(page.getByText('44 of 44 exercises')).toBeVisible()],
-  ['exercise', () => '/library/bird-dog', (page) => expect(page.getByText('Step back:').first()).toBeVisible()],
+  [
+    'plan',
+    (id) => `/classes/${id}/plan`,
+    (page) => expect(page.getByTestId('total')).toBeVisible(),
+  ],
+  [
+    'options',
+    (id) => `/classes/${id}/options`,
+    (page) => expect(page.getByRole('table')).toBeVisible(),
+  ],
+  [
+    'teach',
+    (id) => `/classes/${id}/teach`,
+    (page) => expect(page.getByText('Lay out first')).toBeVisible(),
+  ],
+  [
+    'log',
+    (id) => `/classes/${id}/log`,
+    (page) => expect(page.getByText('Not taught yet')).toBeVisible(),
+  ],
+  [
+    'library',
+    () => '/library',
+    (page) => expect(page.getByText('44 of 44 exercises')).toBeVisible(),
+  ],
+  [
+    'exercise',
+    () => '/library/bird-dog',
+    (page) => expect(page.getByText('Step back:').first()).toBeVisible(),
+  ],
   ['people', () => '/people', (page) => expect(page.getByText('Asha Delun')).toBeVisible()],
   ['new person', () => '/people/new', (page) => expect(page.getByLabel('Name')).toBeVisible()],
   ['studio', () => '/studio', (page) => expect(page.getByText('Cupboard')).toBeVisible()],
@@ -24,7 +54,9 @@ async function seriousFaults(page: Page): Promise<string[]> {
   const { violations } = await new AxeBuilder({ page }).analyze();
   return violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .flatMap(({ id, nodes }) => nodes.map((node) => `${id}: ${node.target.join(' ')} ${node.failureSummary ?? ''}`));
+    .flatMap(({ id, nodes }) =>
+      nodes.map((node) => `${id}: ${node.target.join(' ')} ${node.failureSummary ?? ''}`),
+    );
 }
 
 for (const colorScheme of ['light', 'dark'] as const) {
@@ -53,7 +85,10 @@ test('axe finds nothing serious in what opens over a screen', async ({ page }) =
   await expect(page.getByLabel('Choose another')).toBeVisible();
   expect(await seriousFaults(page)).toEqual([]);
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: /^Bram Ostrey\b/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Bram Ostrey\b/ })
+    .first()
+    .click();
   await expect(page.getByRole('dialog')).toBeVisible();
   expect(await seriousFaults(page)).toEqual([]);
   await page.goto(`/classes/${id}/plan`);

@@ -29,13 +29,18 @@ test('a lost line keeps the edits, and sends them when it is back', async ({ pag
   await context.setOffline(false);
   await expectSaved(page);
   await page.reload();
-  expect(await names(page)).toEqual(['Plank']);
+  await expect.poll(() => names(page)).toEqual(['Plank']);
 });
 
-test('edits that never reached the server are there after the page was closed', async ({ page, context }) => {
+test('edits that never reached the server are there after the page was closed', async ({
+  page,
+  context,
+}) => {
   await enterDemo(page);
   const id = await makeClass(page, 'Closed too soon', 20);
-  await page.route('**/plan', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));
+  await page.route('**/plan', (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  );
   await add(page, 'Clam');
   await expect(page.getByTestId('save-state')).toContainText('Offline');
   await page.close();
@@ -45,7 +50,10 @@ test('edits that never reached the server are there after the page was closed', 
   await expectSaved(again);
 });
 
-test('two devices: the second is asked, and nothing is overwritten in silence', async ({ page, context }) => {
+test('two devices: the second is asked, and nothing is overwritten in silence', async ({
+  page,
+  context,
+}) => {
   await enterDemo(page);
   const id = await makeClass(page, 'Two devices', 20);
   const other = await context.newPage();
@@ -64,8 +72,8 @@ test('two devices: the second is asked, and nothing is overwritten in silence', 
   await page.getByRole('button', { name: /Keep mine/ }).click();
   await expectSaved(page);
   await other.reload();
+  await expect.poll(() => names(other)).toContain('Bear hover');
   expect(await names(other)).not.toContain('Clam');
-  expect(await names(other)).toContain('Bear hover');
 });
 
 test('teaching goes on without a line, and through a reload', async ({ page, context }) => {

@@ -42,10 +42,10 @@ test('from nothing to a taught class in the log', async ({ page }) => {
   await test.step('a row is lifted and moved by keyboard', async () => {
     const before = await names(page);
     expect(before.slice(0, 2)).toEqual(['Pelvic rock', 'Chest lift']);
-    await page.getByRole('button', { name: 'Move Chest lift' }).focus();
+    await page.getByRole('button', { name: 'Move Chest lift', exact: true }).focus();
     await page.keyboard.press('Space');
     const said = page.locator('[id^="DndLiveRegion"]');
-    await expect(said).toContainText('Picked up');
+    await expect(said).toContainText('Chest lift');
     for (let step = 0; step < 2; step += 1) {
       const words = await said.innerText();
       await page.keyboard.press('ArrowUp');
@@ -78,7 +78,8 @@ test('from nothing to a taught class in the log', async ({ page }) => {
   await test.step('people are booked, and their options have reasons', async () => {
     await page.getByRole('link', { name: 'Options' }).click();
     await page.getByRole('button', { name: '0 coming' }).click();
-    for (const name of ['Asha Delun', 'Bram Ostrey', 'Wim Dask']) await page.getByLabel(name).check();
+    for (const name of ['Asha Delun', 'Bram Ostrey', 'Wim Dask'])
+      await page.getByLabel(name).check();
     await page.getByRole('button', { name: 'Book 3 people' }).click();
     await page.getByRole('button', { name: /^Bram Ostrey, Chest lift: Knee fold instead/ }).click();
     await expect(page.getByText(/Disc: no rounding: option/).first()).toBeVisible();
@@ -127,18 +128,26 @@ test('from nothing to a taught class in the log', async ({ page }) => {
   });
 });
 
-test('the demo opens on a class with something to settle, which repairs settle', async ({ page }) => {
+test('the demo opens on a class with something to settle, which repairs settle', async ({
+  page,
+}) => {
   await enterDemo(page);
   await page.getByRole('link', { name: 'Plan Small ball evening' }).click();
   const settle = page.getByTestId('save-state');
   await expect(settle).toContainText('5 to settle');
   await page.getByRole('button', { name: 'Add Hip dip' }).first().click();
-  await expect(page.getByText(/Side-bending left and side-bending right are missing/)).toHaveCount(0);
+  await expect(page.getByText(/Side-bending left and side-bending right are missing/)).toHaveCount(
+    0,
+  );
   await page.getByRole('button', { name: 'why?' }).first().click();
   await expect(page.getByText(/Rule fits-the-hour/)).toBeVisible();
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: /^Fewer repetitions in \d+ exercises/ }).first().click();
-  await expect(page.getByTestId('total')).toContainText(/left|0:\d\d over/);
+  const before = await totalS(page);
+  await page
+    .getByRole('button', { name: /^Fewer repetitions in \d+ exercises/ })
+    .first()
+    .click();
+  await expect.poll(() => totalS(page)).toBeLessThan(before);
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
   await expect(settle).toContainText('5 to settle');
@@ -151,7 +160,9 @@ test('an exercise is found in the library and read', async ({ page }) => {
   await page.getByRole('searchbox', { name: 'Search the library' }).fill('spine curl');
   await expect(page.getByText('1 of 44 exercises')).toBeVisible();
   await page.getByRole('link', { name: /Shoulder bridge, rolling/ }).click();
-  await expect(page.getByRole('heading', { name: '3 · Rolled, ball between the knees' })).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: '3 · Rolled, ball between the knees' }),
+  ).toBeVisible();
   await expect(page.getByText(/Fused segments: option 1, 2 stays open/)).toBeVisible();
 });
 

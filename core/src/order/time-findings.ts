@@ -73,25 +73,26 @@ function rankCuts(
     .filter((cut) => cut.savedS > 0)
     .slice(0, CUTS_OFFERED)
     .map(({ label, edit, savedS }) => ({ label: `${label}, saves ${showClock(savedS)}`, edit }));
-  const all = enough(measured, timeline.overS);
+  const all = together(measured, timeline.overS);
   return all ? [all, ...single] : single;
 }
 
 type Cut = { label: string; edit: Edit; savedS: number };
 
-/** As few cuts as bring the class to its time, taken together. */
-function enough(cuts: Cut[], overS: number): Repair | undefined {
-  let left = overS;
+/** As few cuts as bring the class to its time, or as near as they can, taken together. */
+function together(cuts: Cut[], overS: number): Repair | undefined {
+  let savedS = 0;
   const taken: Cut[] = [];
   for (const cut of cuts) {
-    if (left <= 0) break;
+    if (savedS >= overS || cut.savedS <= 0) break;
     taken.push(cut);
-    left -= cut.savedS;
+    savedS += cut.savedS;
   }
-  if (left > TOLERANCE_S || taken.length < 2) return undefined;
+  if (taken.length < 2) return undefined;
   const edits = taken.flatMap((cut) => (cut.edit.type === 'together' ? [] : [cut.edit]));
+  const ofAll = savedS < overS ? ` of ${showClock(overS)}` : '';
   return {
-    label: `Fewer repetitions in ${taken.length} exercises, saves ${showClock(overS - left)}`,
+    label: `Fewer repetitions in ${taken.length} exercises, saves ${showClock(savedS)}${ofAll}`,
     edit: { type: 'together', edits },
   };
 }

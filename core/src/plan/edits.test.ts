@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { makePlan } from '../testing/make-plan.ts';
+import { copyOf, makePlan } from '../testing/make-plan.ts';
 import { applyEdit, type Edit } from './edits.ts';
 import { itemsOf, Plan, type Item } from './plan.ts';
 
@@ -55,7 +55,7 @@ const anyEdit = (): fc.Arbitrary<Edit> => {
       { requiredKeys: ['type', 'itemId'] },
     ),
     fc.record(
-      { type: fc.constant('setOptions' as const), itemId, options: fc.constant([1, 2]) },
+      { type: fc.constant('setOptions' as const), itemId, options: fc.constant<number[]>([1, 2]) },
       { requiredKeys: ['type', 'itemId'] },
     ),
     fc.record(
@@ -110,7 +110,7 @@ describe('applyEdit', () => {
   it('gives, for any edit, a valid plan whose inverse restores the first exactly', () => {
     fc.assert(
       fc.property(anyEdit(), (edit) => {
-        const before = structuredClone(plan);
+        const before = copyOf(plan);
         const result = applyEdit(plan, edit);
         expect(plan).toEqual(before);
         if (!result.ok) return;

@@ -14,7 +14,8 @@ import {
 const id = z.string().min(1);
 const index = z.number().int().min(0);
 
-const SingleEdit = z.discriminatedUnion('type', [
+/** The schema is the source of the type; edits made by our own code need no reading. */
+export const SingleEdit = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('addItem'), segmentId: id, index, item: Item }),
   z.strictObject({ type: z.literal('removeItem'), itemId: id }),
   z.strictObject({ type: z.literal('moveItem'), itemId: id, segmentId: id, index }),

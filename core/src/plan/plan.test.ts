@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { makeCatalogue, makeExercise } from '../testing/make-exercise.ts';
-import { makePlan } from '../testing/make-plan.ts';
+import { copyOf, makePlan } from '../testing/make-plan.ts';
 import { checkPlan, itemsOf, offeredOptions, placeOf, Plan, shownOption } from './plan.ts';
 
 const catalogue = makeCatalogue();
@@ -27,7 +27,7 @@ describe('Plan', () => {
   });
 
   it('names the item whose id is used twice', () => {
-    const plan = structuredClone(valid);
+    const plan = copyOf(valid);
     const second = plan.segments[1]?.items[0];
     if (second) second.id = 'breathe';
     expect(issuesOf(plan)).toEqual([

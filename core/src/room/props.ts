@@ -77,7 +77,7 @@ export function planProps(
     }
     for (const [prop, span] of here) needFor(needs, prop, cupboard, timeline).spans.push(span);
   }
-  for (const need of needs.values()) finish(need, kits.get(need.prop) ?? new Map());
+  for (const need of needs.values()) finish(need, kits.get(need.prop) ?? new Map<string, number>());
   return [...needs.values()].sort((a, b) => PROPS.indexOf(a.prop) - PROPS.indexOf(b.prop));
 }
 

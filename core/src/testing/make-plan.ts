@@ -32,3 +32,8 @@ export function makePlan(segments: Entry[][], change: Partial<Plan> = {}): Plan 
     ...change,
   });
 }
+
+/** A deep copy that shares nothing with the first. */
+export function copyOf(plan: Plan): Plan {
+  return JSON.parse(JSON.stringify(plan)) as Plan;
+}

@@ -8,7 +8,10 @@ const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
  * A client that sends neither is no browser, and so carries no one else's cookie.
  */
 export const sameOriginWrites: RequestHandler = (request, _response, next) => {
-  if (READS.has(request.method)) return next();
+  if (READS.has(request.method)) {
+    next();
+    return;
+  }
   const site = request.get('sec-fetch-site');
   if (site && site !== 'same-origin' && site !== 'none') throw new ApiError('cross-site');
   const origin = request.get('origin');

@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import type {
-  CreationAttributes,
-  FindOptions,
-  Model,
-  ModelStatic,
-  Transaction,
-  WhereOptions,
+import {
+  Op,
+  type CreationAttributes,
+  type FindOptions,
+  type Model,
+  type ModelStatic,
+  type Transaction,
+  type WhereOptions,
 } from 'sequelize';
 import { ApiError } from '../api/errors.ts';
 
@@ -17,7 +18,9 @@ type OfStudio = Model & { studioId: string };
  * `one` of another studio's id is answered as if it did not exist.
  */
 export function rowsOf<M extends OfStudio>(model: ModelStatic<M>, studioId: string) {
-  const inStudio = (where: WhereOptions = {}): WhereOptions => ({ ...where, studioId });
+  const inStudio = (where: WhereOptions = {}): WhereOptions => ({
+    [Op.and]: [where, { studioId }],
+  });
   return {
     all: (options: FindOptions = {}): Promise<M[]> =>
       model.findAll({ ...options, where: inStudio(options.where) }),
@@ -42,7 +45,7 @@ export function rowsOf<M extends OfStudio>(model: ModelStatic<M>, studioId: stri
     remove: (where: WhereOptions, transaction?: Transaction): Promise<number> =>
       model.destroy({ where: inStudio(where), ...(transaction ? { transaction } : {}) }),
     update: async (values: object, where: WhereOptions): Promise<number> => {
-      const [changed] = await model.update(values as never, { where: inStudio(where) });
+      const [changed] = await model.update(values, { where: inStudio(where) });
       return changed;
     },
   };

@@ -4,7 +4,10 @@ import { request, RequestProblem, sentenceOf } from './request.ts';
 afterEach(() => vi.unstubAllGlobals());
 
 const answer = (status: number, body: string) =>
-  vi.stubGlobal('fetch', vi.fn().mockResolvedValue(new Response(status === 204 ? null : body, { status })));
+  vi.stubGlobal(
+    'fetch',
+    vi.fn().mockResolvedValue(new Response(status === 204 ? null : body, { status })),
+  );
 
 async function problemOf(call: Promise<unknown>): Promise<RequestProblem> {
   const caught: unknown = await call.catch((error: unknown) => error);

@@ -22,11 +22,13 @@ import { Empty, Failed, Loading } from '../../parts/states.tsx';
 export function Component() {
   const { lesson } = useLesson();
   const events = useClassEvents(lesson.id);
+  // A class that still runs is shown as it stood when the page was opened.
+  const [openedAtMs] = useState(() => Date.now());
   const summary = useMemo(() => {
     if (!events.data) return undefined;
     const { timeline } = analyseClass(lesson, lesson.plan);
-    return summariseClass(timeline, events.data.events, Date.now());
-  }, [lesson, events.data]);
+    return summariseClass(timeline, events.data.events, openedAtMs);
+  }, [lesson, events.data, openedAtMs]);
   if (events.error && !events.data) {
     return <Failed error={events.error} retry={() => void events.mutate()} />;
   }

@@ -34,6 +34,7 @@ export function ChoiceCell({ lesson, booked, item, choice, catalogue }: ChoiceCe
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-label={`${first}, ${exercise.name}`}
           collisionPadding={12}
           sideOffset={4}
           className="z-50 w-80 max-w-[92vw] rounded-xl border border-line bg-leaf p-4 shadow-lg"

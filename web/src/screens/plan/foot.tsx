@@ -137,6 +137,7 @@ function Note({ children }: { children: React.ReactNode }) {
   return (
     <Popover.Portal>
       <Popover.Content
+        aria-label="Why"
         side="top"
         sideOffset={6}
         collisionPadding={10}

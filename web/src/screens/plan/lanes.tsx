@@ -149,12 +149,12 @@ function Swell({ layout }: { layout: ScoreLayout }) {
     ]),
     [0, end.top + end.height],
   ];
-  const shape = area<[number, number]>()
+  const shape = area()
     .y(([, y]) => y)
     .x0(x(0))
     .x1(([effort]) => x(effort))
     .curve(curveMonotoneY);
-  const edge = line<[number, number]>()
+  const edge = line()
     .y(([, y]) => y)
     .x(([effort]) => x(effort))
     .curve(curveMonotoneY);

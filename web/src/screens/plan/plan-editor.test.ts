@@ -124,9 +124,7 @@ describe('undo and redo', () => {
 describe('saving', () => {
   it('sends again what was edited while it was sending', async () => {
     let answer = (_saved: { revision: number }) => {};
-    const { now, rename, sent, timers } = setUp(
-      () => new Promise((resolve) => (answer = resolve)),
-    );
+    const { now, rename, sent, timers } = setUp(() => new Promise((resolve) => (answer = resolve)));
     rename('A');
     const saving = now().saveNow();
     rename('B');

@@ -7,14 +7,17 @@ import {
   pointerWithin,
   useSensor,
   useSensors,
+  type Announcements,
   type CollisionDetection,
   type DragEndEvent,
+  type UniqueIdentifier,
 } from '@dnd-kit/core';
 import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
 import { ListPlus, PanelRight } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { useSWRConfig } from 'swr';
+import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { useLesson } from '../../app/class-shell.tsx';
 import { KeysHelp } from '../../app/keys-help.tsx';
 import type { WholeClass } from '../../data/api-types.ts';
@@ -26,7 +29,7 @@ import { Sheet } from '../../parts/dialog.tsx';
 import { CataloguePanel } from './catalogue-panel.tsx';
 import { ConflictDialog } from './conflict-dialog.tsx';
 import { findDraft, keepDraft } from './draft-storage.ts';
-import { dropNew, dropRow, slugOf } from './drag.ts';
+import { dropNew, dropRow, headerId, rowId, slugOf } from './drag.ts';
 import { Foot } from './foot.tsx';
 import { Inspector } from './inspector.tsx';
 import { PlanScreenContext } from './plan-context.tsx';
@@ -42,7 +45,7 @@ export function Component() {
   return <PlanScreen key={lesson.id} lesson={lesson} />;
 }
 
-function startEditor(lesson: WholeClass, onSaved: (revision: number) => void) {
+function startEditor(lesson: WholeClass, onSaved: (revision: number, plan: Plan) => void) {
   const editor = createPlanEditor({
     plan: lesson.plan,
     revision: lesson.revision,
@@ -51,7 +54,7 @@ function startEditor(lesson: WholeClass, onSaved: (revision: number) => void) {
         revision,
         plan,
       });
-      onSaved(saved.revision);
+      onSaved(saved.revision, plan);
       return saved;
     },
     keepDraft: (draft) => keepDraft(lesson.id, draft),
@@ -75,11 +78,11 @@ function startEditor(lesson: WholeClass, onSaved: (revision: number) => void) {
 function PlanScreen({ lesson }: { lesson: WholeClass }) {
   const { mutate } = useSWRConfig();
   const [editor] = useState(() =>
-    startEditor(lesson, (revision) => {
-      const { plan } = editor.getState();
+    startEditor(lesson, (revision, saved) => {
       void mutate(
         `/classes/${lesson.id}`,
-        (known?: WholeClass) => (known ? { ...known, plan, revision, title: plan.title } : known),
+        (known?: WholeClass) =>
+          known ? { ...known, plan: saved, revision, title: saved.title } : known,
         { revalidate: false },
       );
     }),
@@ -181,6 +184,7 @@ function DragArea({
     <DndContext
       sensors={sensors}
       collisionDetection={collide}
+      accessibility={{ announcements: announce(editor) }}
       onDragStart={({ active }) => setDragged(String(active.id))}
       onDragCancel={() => setDragged(undefined)}
       onDragEnd={drop}
@@ -195,6 +199,29 @@ function DragArea({
       </DragOverlay>
     </DndContext>
   );
+}
+
+/** What a screen reader hears while something is dragged. */
+function announce(editor: ReturnType<typeof createPlanEditor>): Announcements {
+  const name = (id: UniqueIdentifier) => nameOf(editor.getState().plan, String(id));
+  return {
+    onDragStart: ({ active }) => `${name(active.id)} lifted.`,
+    onDragOver: ({ active, over }) =>
+      over ? `${name(active.id)} over ${name(over.id)}.` : `${name(active.id)} over nothing.`,
+    onDragEnd: ({ active, over }) =>
+      over ? `${name(active.id)} dropped at ${name(over.id)}.` : `${name(active.id)} put back.`,
+    onDragCancel: ({ active }) => `${name(active.id)} put back.`,
+  };
+}
+
+function nameOf(plan: Plan, id: string): string {
+  const slug = slugOf(id);
+  if (slug) return catalogue.get(slug)?.name ?? slug;
+  const segment = plan.segments.find((each) => headerId(each.id) === id);
+  if (segment) return `the beginning of ${segment.name}`;
+  const item = itemsOf(plan).find((each) => rowId(each.id) === id);
+  if (!item) return 'nothing';
+  return item.kind === 'pause' ? item.label : (catalogue.get(item.exercise)?.name ?? item.exercise);
 }
 
 /** What is still waiting is sent when the screen is left; the draft stays until it has arrived. */

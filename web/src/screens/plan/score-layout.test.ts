@@ -75,7 +75,9 @@ describe('spansOf', () => {
     ]);
     const [supine] = spans;
     const third = layout.rows[2];
-    expect((supine?.top ?? 0) + (supine?.height ?? 0)).toBe((third?.top ?? 0) + (third?.height ?? 0));
+    expect((supine?.top ?? 0) + (supine?.height ?? 0)).toBe(
+      (third?.top ?? 0) + (third?.height ?? 0),
+    );
   });
 
   it('sets what is held together side by side', () => {

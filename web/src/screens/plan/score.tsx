@@ -150,7 +150,7 @@ function Row({ row, item, isMarked }: { row: ScoreRow; item: Item; isMarked: boo
         </button>
         <button
           type="button"
-          onClick={() => select(isSelected ? undefined : item.id)}
+          onClick={() => select(item.id)}
           aria-pressed={isSelected}
           data-item={item.id}
           className="flex min-w-0 flex-1 items-center gap-3 pr-2 text-left focus-visible:-outline-offset-2"

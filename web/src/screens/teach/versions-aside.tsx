@@ -125,6 +125,7 @@ function PersonChip({
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-label={`What ${person.name} does`}
           collisionPadding={10}
           sideOffset={4}
           className="z-50 w-72 rounded-2xl border border-line bg-leaf p-4 text-lg text-ink shadow-lg"

@@ -16,7 +16,7 @@ export function Ridge({ items }: { items: { seconds: number; effort: number }[] 
     at += item.seconds;
   }
   points.push([WIDTH, 0]);
-  const path = area<[number, number]>()
+  const path = area()
     .x(([x]) => x)
     .y0(HEIGHT)
     .y1(([, y]) => HEIGHT - y)

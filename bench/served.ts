@@ -1,0 +1,105 @@
+import { gzipSync } from 'node:zlib';
+import { chromium } from '@playwright/test';
+import { Plan } from '@wrenfern/core/plan/plan';
+import { report, summarise } from './report.ts';
+
+/** Against a running server with the demo studio: `bin/start`, then `npm run served --workspace bench`. */
+const base = process.env.WRENFERN_URL ?? 'http://localhost:4600';
+
+async function saveRoundTrips(): Promise<void> {
+  const door = await post('/api/demo-session', { studio: 'tilework' });
+  const cookie = door.headers.get('set-cookie')?.split(';')[0] ?? '';
+  const made = await post(
+    '/api/classes',
+    { title: 'Bench', startsAt: '2030-01-01T10:00:00Z' },
+    cookie,
+  );
+  const { id } = (await made.json()) as { id: string };
+  const read = await fetch(`${base}/api/classes/${id}`, { headers: { cookie } });
+  const { plan } = (await read.json()) as { plan: unknown };
+  const document = Plan.parse(plan);
+  const [first] = document.segments;
+  if (!first) throw new Error('a class without parts');
+  first.items = Array.from({ length: 35 }, (_, index) => ({
+    kind: 'exercise' as const,
+    id: `item-${index}`,
+    exercise: 'bridge-roll',
+    restS: 0,
+    note: 'As long as it feels good.',
+  }));
+  const times: number[] = [];
+  for (let revision = 1; revision <= 220; revision += 1) {
+    const before = performance.now();
+    const saved = await send(
+      'PUT',
+      `/api/classes/${id}/plan`,
+      { revision, plan: document },
+      cookie,
+    );
+    await saved.text();
+    if (!saved.ok) throw new Error(`save answered ${saved.status}`);
+    if (revision > 20) times.push(performance.now() - before);
+  }
+  await send('DELETE', `/api/classes/${id}`, undefined, cookie);
+  report('plan save round trip, 35 items', summarise(times), 'wanted: p95 under 40 ms');
+}
+
+function post(path: string, body: object, cookie = ''): Promise<Response> {
+  return send('POST', path, body, cookie);
+}
+
+function send(
+  method: string,
+  path: string,
+  body: object | undefined,
+  cookie: string,
+): Promise<Response> {
+  return fetch(base + path, {
+    method,
+    headers: { 'Content-Type': 'application/json', cookie },
+    ...(body ? { body: JSON.stringify(body) } : {}),
+  });
+}
+
+async function firstLoad(): Promise<void> {
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync'],
+  });
+  const signedIn = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const door = await signedIn.newPage();
+  await door.goto(`${base}/studios/tilework`);
+  await door.getByRole('button', { name: /Come in/ }).click();
+  await door.getByRole('button', { name: 'New class' }).waitFor();
+  const state = await signedIn.storageState();
+  const loads: number[] = [];
+  let scripts = 0;
+  for (let run = 0; run < 12; run += 1) {
+    // A new context each time: nothing is cached.
+    const context = await browser.newContext({
+      storageState: state,
+      viewport: { width: 1280, height: 800 },
+    });
+    const page = await context.newPage();
+    scripts = 0;
+    const sizes: Promise<void>[] = [];
+    page.on('response', (response) => {
+      if (!response.url().endsWith('.js')) return;
+      sizes.push(response.body().then((body) => void (scripts += gzipSync(body).length)));
+    });
+    const before = performance.now();
+    await page.goto(`${base}/`);
+    await page.locator('article').first().waitFor();
+    loads.push(performance.now() - before);
+    await Promise.all(sizes);
+    await context.close();
+  }
+  await browser.close();
+  report('first load of Today, nothing cached', summarise(loads), 'wanted: under 1000 ms');
+  process.stdout.write(
+    `JavaScript for Today: ${Math.round(scripts / 1000)} kB compressed (wanted: under 200 kB)\n`,
+  );
+}
+
+await saveRoundTrips();
+await firstLoad();
