@@ -41,7 +41,7 @@ export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext)
   const options = chooseOptions(plan, context.attendees, catalogue, context.day, atOnce);
   const props = planProps(timeline, options, catalogue, context.cupboard);
   const findings = [
-    ...timeFindings(plan, catalogue, timeline, retime),
+    ...timeFindings(plan, catalogue, timeline),
     ...reviewOrder({ plan, catalogue, timeline, retime }),
     ...roomFindings({
       plan,

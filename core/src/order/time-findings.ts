@@ -1,9 +1,10 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Dose } from '../movement/dose.ts';
-import { applyEdit, type Edit } from '../plan/edits.ts';
-import { doseOf, exerciseItemsOf, type ExerciseItem, type Plan } from '../plan/plan.ts';
+import type { Exercise } from '../movement/exercise.ts';
+import type { Edit } from '../plan/edits.ts';
+import { doseOf, exerciseItemsOf, type Plan } from '../plan/plan.ts';
 import { showClock } from '../plan/show-time.ts';
-import type { Timeline } from '../plan/timing/timeline.ts';
+import type { TimedItem, Timeline } from '../plan/timing/timeline.ts';
 import type { Finding, Repair } from './rule.ts';
 
 /** Nobody notices less than this. */
@@ -15,12 +16,7 @@ const UNDER_S = 300;
 const CUTS_OFFERED = 2;
 
 /** Whether the class fits its hour, and what would make it fit. */
-export function timeFindings(
-  plan: Plan,
-  catalogue: Catalogue,
-  timeline: Timeline,
-  retime: (plan: Plan) => Timeline,
-): Finding[] {
+export function timeFindings(plan: Plan, catalogue: Catalogue, timeline: Timeline): Finding[] {
   if (timeline.items.length === 0) return [];
   const shared = {
     rule: 'fits-the-hour',
@@ -36,7 +32,7 @@ export function timeFindings(
         ...shared,
         why: 'When a class runs late it is the release at the end that gets lost.',
         sentence: `${showClock(timeline.overS)} over ${showClock(timeline.targetS)} (${range}).`,
-        repairs: rankCuts(plan, catalogue, timeline, retime),
+        repairs: rankCuts(plan, catalogue, timeline),
       },
     ];
   }
@@ -54,26 +50,23 @@ export function timeFindings(
 }
 
 /** Repetitions never go below the usual least; sides stay equal because the dose is shared. */
-function rankCuts(
-  plan: Plan,
-  catalogue: Catalogue,
-  timeline: Timeline,
-  retime: (plan: Plan) => Timeline,
-): Repair[] {
-  const cuts = exerciseItemsOf(plan).flatMap((item) => {
-    const shorter = shorterDose(item, catalogue);
-    if (!shorter) return [];
-    const name = catalogue.require(item.exercise).name;
+function rankCuts(plan: Plan, catalogue: Catalogue, timeline: Timeline): Repair[] {
+  const timed = new Map(timeline.items.map((item) => [item.itemId, item]));
+  const cuts = exerciseItemsOf(plan).flatMap((item): Cut[] => {
+    const exercise = catalogue.require(item.exercise);
+    const dose = doseOf(item, exercise);
+    const shorter = shorterDose(dose, exercise);
+    const laidOut = timed.get(item.id);
+    if (!shorter || !laidOut) return [];
     const edit: Edit = { type: 'setDose', itemId: item.id, dose: shorter.dose };
-    return [{ label: `${name}: ${shorter.words}`, edit, item }];
+    const savedS = secondsSaved(laidOut, dose, shorter.dose);
+    return savedS > 0 ? [{ label: `${exercise.name}: ${shorter.words}`, edit, savedS }] : [];
   });
-  const measured = cuts.map((cut) => ({ ...cut, savedS: saved(plan, cut.edit, timeline, retime) }));
-  measured.sort((a, b) => b.savedS - a.savedS);
-  const single = measured
-    .filter((cut) => cut.savedS > 0)
+  cuts.sort((a, b) => b.savedS - a.savedS);
+  const single = cuts
     .slice(0, CUTS_OFFERED)
     .map(({ label, edit, savedS }) => ({ label: `${label}, saves ${showClock(savedS)}`, edit }));
-  const all = together(measured, timeline.overS);
+  const all = together(cuts, timeline.overS);
   return all ? [all, ...single] : single;
 }
 
@@ -97,22 +90,23 @@ function together(cuts: Cut[], overS: number): Repair | undefined {
   };
 }
 
-function saved(
-  plan: Plan,
-  edit: Edit,
-  timeline: Timeline,
-  retime: (plan: Plan) => Timeline,
-): number {
-  const result = applyEdit(plan, edit);
-  return result.ok ? timeline.totalS - retime(result.plan).totalS : 0;
+/** Only the work itself grows shorter, so nothing else need be laid out again. */
+function secondsSaved(item: TimedItem, dose: Dose, shorter: Dose): number {
+  if (shorter.sets < dose.sets) {
+    const lastSet = item.parts.filter((part) => part.set === dose.sets);
+    const between = item.parts.find((part) => part.kind === 'set-rest');
+    return lastSet.reduce((sum, part) => sum + part.durationS, between?.durationS ?? 0);
+  }
+  return item.parts.reduce((sum, part) => {
+    const { count, firstS, eachS } = part;
+    if (!count || firstS === undefined || eachS === undefined || !('count' in dose)) return sum;
+    if (!('count' in shorter)) return sum;
+    const left = (count / dose.count) * shorter.count;
+    return sum + part.durationS - Math.round(firstS + (left - 1) * eachS);
+  }, 0);
 }
 
-function shorterDose(
-  item: ExerciseItem,
-  catalogue: Catalogue,
-): { dose: Dose; words: string } | undefined {
-  const exercise = catalogue.require(item.exercise);
-  const dose = doseOf(item, exercise);
+function shorterDose(dose: Dose, exercise: Exercise): { dose: Dose; words: string } | undefined {
   if (exercise.family === 'release') return undefined;
   if (dose.sets > 1) return { dose: { ...dose, sets: dose.sets - 1 }, words: 'one set less' };
   if (dose.kind !== 'repetitions' && dose.kind !== 'breaths') return undefined;

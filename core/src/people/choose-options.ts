@@ -303,12 +303,18 @@ interface GroupMember {
 interface Cueing {
   byPerson: Map<string, Choice>;
   versions: Version[];
-  /** How far people are from their own option, in options. */
-  distance: number;
 }
 
 /** A swap or a rest counts as this many options away. */
 const AWAY = { option: 0, swap: 4, rest: 8 } as const;
+
+/** What decides one person's option, worked out once for every set of cued options. */
+interface Standing {
+  /** Option numbers on offer that are allowed and within reach, highest first. */
+  open: number[];
+  /** The version without any of them: a swap, a rest, or what was chosen by hand. Seldom asked for. */
+  otherwise: () => { key: string; away: number };
+}
 
 /** Tries every set of cued options, the whole offer first; there are at most fifteen. */
 function cueBest(
@@ -317,23 +323,80 @@ function cueBest(
   catalogue: Catalogue,
   atOnce: number,
 ): Cueing {
-  const offered = offeredOptions(item, catalogue.require(item.exercise));
-  const whole = cue(offered, offered, item, group, catalogue, atOnce);
-  if (whole.versions.length <= atOnce) return whole;
-  let best = whole;
-  for (const cued of subsets(offered)) {
-    const tried = cue(cued, offered, item, group, catalogue, atOnce);
-    if (isBetter(tried, best, atOnce)) best = tried;
+  const exercise = catalogue.require(item.exercise);
+  const offered = offeredOptions(item, exercise);
+  const standings = group.map((member) => standingOf(member, item, exercise, offered, catalogue));
+  let best = weigh(offered, standings);
+  let cued: readonly number[] = offered;
+  if (best.versions > atOnce) {
+    for (const tried of subsets(offered)) {
+      const weight = weigh(tried, standings);
+      if (!isBetter(weight, best, atOnce)) continue;
+      best = weight;
+      cued = tried;
+    }
   }
-  return best;
+  return cue(cued, offered, item, group, catalogue, atOnce);
 }
 
-function isBetter(tried: Cueing, best: Cueing, atOnce: number): boolean {
-  const over = (cueing: Cueing) => Math.max(0, cueing.versions.length - atOnce);
+function standingOf(
+  { attendee, restrictions }: GroupMember,
+  item: ExerciseItem,
+  exercise: Exercise,
+  offered: readonly number[],
+  catalogue: Catalogue,
+): Standing {
+  const isByHand = attendee.byHand?.[item.id] !== undefined;
+  const own = ownOption(attendee.person, exercise).option;
+  const open = isByHand
+    ? []
+    : offered
+        .filter((number) => {
+          const option = exercise.options[number - 1];
+          return option && number <= own && !firstAvoided(option, restrictions);
+        })
+        .reverse();
+  let known: { key: string; away: number } | undefined;
+  const otherwise = () => {
+    if (known) return known;
+    const cued = isByHand ? offered : [];
+    const fallback = chooseAmong(cued, restrictions, attendee, item, catalogue);
+    known = { key: versionKey(fallback), away: isByHand ? 0 : AWAY[fallback.kind] };
+    return known;
+  };
+  return { open, otherwise };
+}
+
+interface Weight {
+  versions: number;
+  /** How far people are from their own option, in options. */
+  distance: number;
+}
+
+function weigh(cued: readonly number[], standings: readonly Standing[]): Weight {
+  const versions = new Set<string>();
+  let distance = 0;
+  for (const { open, otherwise } of standings) {
+    const option = open.find((number) => cued.includes(number));
+    if (option === undefined) {
+      const { key, away } = otherwise();
+      versions.add(key);
+      distance += away;
+    } else {
+      versions.add(`1 ${option}`);
+      distance += (open[0] ?? option) - option;
+    }
+  }
+  return { versions: versions.size, distance };
+}
+
+function isBetter(tried: Weight, best: Weight, atOnce: number): boolean {
+  const over = ({ versions }: Weight) => Math.max(0, versions - atOnce);
   if (over(tried) !== over(best)) return over(tried) < over(best);
   return tried.distance < best.distance;
 }
 
+/** The choices that follow from a set of cued options, each with its reasons. */
 function cue(
   cued: readonly number[],
   offered: readonly number[],
@@ -342,22 +405,14 @@ function cue(
   catalogue: Catalogue,
   atOnce: number,
 ): Cueing {
+  const isWhole = cued.length === offered.length;
   const byPerson = new Map<string, Choice>();
-  let distance = 0;
   for (const { attendee, restrictions } of group) {
     const choice = chooseAmong(cued, restrictions, attendee, item, catalogue);
-    const wanted =
-      cued.length === offered.length
-        ? choice
-        : chooseAmong(offered, restrictions, attendee, item, catalogue);
+    const wanted = isWhole ? choice : chooseAmong(offered, restrictions, attendee, item, catalogue);
     byPerson.set(attendee.person.id, withCueReason(choice, wanted, atOnce));
-    distance += AWAY[choice.kind] + optionsBetween(choice, wanted);
   }
-  return { byPerson, distance, versions: versionsOf(byPerson) };
-}
-
-function optionsBetween(choice: Choice, wanted: Choice): number {
-  return choice.kind === 'option' && wanted.kind === 'option' ? wanted.option - choice.option : 0;
+  return { byPerson, versions: versionsOf(byPerson) };
 }
 
 function withCueReason(choice: Choice, wanted: Choice, atOnce: number): Choice {

@@ -2,7 +2,7 @@ import { teaches, type Exercise } from '../../movement/exercise.ts';
 import { showClock } from '../../plan/show-time.ts';
 import type { TimedItem } from '../../plan/timing/timeline.ts';
 import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';
-import { addAt, exerciseOf, workingItems } from '../running-order.ts';
+import { addAt, exerciseOf, newItem, placeAt, workingItems } from '../running-order.ts';
 
 /** The least share of the class that its soft close takes. */
 const CLOSE_SHARE = 0.1;
@@ -45,7 +45,10 @@ function tooShort(context: RuleContext, items: TimedItem[]): Problem[] {
       key: 'short',
       itemIds: last ? [last.itemId] : [],
       sentence: `The close is ${showClock(softS)} of ${showClock(totalS)} (${Math.round((100 * softS) / totalS)} %); at least ${showClock(totalS * CLOSE_SHARE)} of release is wanted.`,
-      candidates: () => [...addRelease(context), ...lengthenRest(context)],
+      candidates: () => [
+        ...addRelease(context).slice(0, 3),
+        ...restLonger(context, totalS * CLOSE_SHARE - softS),
+      ],
     },
   ];
 }
@@ -76,21 +79,21 @@ function isRestOrRise(exercise: Exercise): boolean {
   return exercise.slug === 'final-rest' || exercise.slug === 'return-to-sitting';
 }
 
-function lengthenRest(context: RuleContext): Repair[] {
-  const rest = context.timeline.items.find((item) => item.exercise === 'final-rest');
+/** A longer final rest, or one where there is none; the class grows with it, hence the margin. */
+function restLonger(context: RuleContext, missingS: number): Repair[] {
   const exercise = context.catalogue.get('final-rest');
-  if (!rest || !exercise) return [];
-  return [60, 120, 180].map((extraS) => {
-    const durationS = rest.durationS + extraS;
-    return {
-      label: `Rest for ${showClock(durationS)}`,
-      edit: {
-        type: 'setDose',
-        itemId: rest.itemId,
-        dose: { kind: 'free', durationS, sets: 1, sides: 'none', directions: 1 },
-      },
-    };
-  });
+  if (!exercise) return [];
+  const rest = context.timeline.items.find((item) => item.exercise === exercise.slug);
+  const wantedS = (rest?.durationS ?? 0) + missingS / (1 - CLOSE_SHARE) + 30;
+  const durationS = Math.min(1800, Math.ceil(wantedS / 15) * 15);
+  const dose = { kind: 'free' as const, durationS, sets: 1, sides: 'none' as const, directions: 1 };
+  const label = `${exercise.name} for ${showClock(durationS)}`;
+  if (rest) return [{ label, edit: { type: 'setDose', itemId: rest.itemId, dose } }];
+  const at = context.timeline.items.length - trailingCount(context);
+  const place = placeAt(context.plan, at);
+  if (!place) return [];
+  const item = { ...newItem(context.plan, exercise), dose };
+  return [{ label: `Add ${label}`, edit: { type: 'addItem', ...place, item } }];
 }
 
 /** Stretch first, rest after: a rest with stretches behind it has to be left again. */

@@ -1,5 +1,5 @@
 import { SPREAD } from './pace.ts';
-import type { LikelyRange, TimedItem } from './timeline.ts';
+import type { LikelyRange, PartKind, TimedItem } from './timeline.ts';
 
 /** Standard normal quantile at 90 %: 80 % lies between minus and plus this. */
 const Z_80 = 1.2816;
@@ -24,18 +24,20 @@ export function likelyRange(items: readonly TimedItem[], totalS: number): Likely
 }
 
 function varianceOf(item: TimedItem): number {
-  const byKind = new Map<string, number>();
-  for (const part of item.parts) {
-    const deviation = part.durationS * part.spread;
-    byKind.set(part.kind, (byKind.get(part.kind) ?? 0) + deviation);
+  const deviations = new Map<PartKind, number>();
+  for (const { kind, durationS, spread } of item.parts) {
+    deviations.set(kind, (deviations.get(kind) ?? 0) + durationS * spread);
   }
-  return [...byKind.values()].reduce((sum, deviation) => sum + deviation ** 2, 0);
+  let variance = 0;
+  for (const deviation of deviations.values()) variance += deviation ** 2;
+  return variance;
 }
 
 /** Seconds that a quick or slow day can change. */
 function clockFree(items: readonly TimedItem[]): number {
-  return items
-    .flatMap((item) => item.parts)
-    .filter((part) => part.spread > SPREAD.clocked)
-    .reduce((sum, part) => sum + part.durationS, 0);
+  let seconds = 0;
+  for (const item of items) {
+    for (const part of item.parts) if (part.spread > SPREAD.clocked) seconds += part.durationS;
+  }
+  return seconds;
 }

@@ -77,6 +77,7 @@ function layOutPause(item: PauseItem, segmentId: string, walk: Walk): TimedItem 
     parts: [
       {
         kind: 'pause',
+        startS: 0,
         durationS: item.durationS,
         reason: `${item.durationS} s as set`,
         source: 'set in the plan',
@@ -157,19 +158,16 @@ function bodyOf(exercise: Exercise, option: Option) {
   };
 }
 
-/** Gives every part its start and moves the clock on. */
-function place(
-  walk: Walk,
-  item: Omit<TimedItem, 'startS' | 'durationS' | 'parts'> & { parts: LoosePart[] },
-): TimedItem {
+/** Gives every part its start and moves the clock on; parts that take no time fall away. */
+function place(walk: Walk, item: Omit<TimedItem, 'startS' | 'durationS'>): TimedItem {
   const startS = walk.atS;
-  const parts: TimedPart[] = item.parts
-    .filter((part) => part.durationS > 0)
-    .map((part) => {
-      const placed = { ...part, startS: walk.atS };
-      walk.atS += part.durationS;
-      return placed;
-    });
+  const parts: TimedPart[] = [];
+  for (const part of item.parts) {
+    if (part.durationS <= 0) continue;
+    part.startS = walk.atS;
+    walk.atS += part.durationS;
+    parts.push(part);
+  }
   return { ...item, parts, startS, durationS: walk.atS - startS };
 }
 
@@ -178,6 +176,7 @@ function setUp(walk: Walk, stance: Stance, exercise: Exercise, pace: Pace): Loos
   return [
     {
       kind: 'set-up',
+      startS: 0,
       durationS: Math.round(cost.seconds * pace.setUpFactor),
       reason: cost.reason,
       source: pace.setUpFactor === 1 ? 'common practice' : 'your pace',
@@ -212,6 +211,7 @@ function spokenBefore(
   return [
     {
       kind: 'teaching',
+      startS: 0,
       durationS: Math.round(seconds * factor),
       reason: factor === 1 ? reason : `${reason}, at your ${pace.teaching} pace`,
       source: factor === 1 ? 'common practice' : 'your pace',
@@ -255,6 +255,7 @@ function spokenOver(
   return [
     {
       kind: 'options',
+      startS: 0,
       durationS: Math.round(further * TEACHING.furtherOptionS * factor),
       reason: `${further} further ${further === 1 ? 'option' : 'options'} spoken over the set`,
       source: factor === 1 ? 'common practice' : 'your pace',
@@ -267,6 +268,7 @@ function rest(item: ExerciseItem): LoosePart[] {
   return [
     {
       kind: 'rest',
+      startS: 0,
       durationS: item.restS,
       reason: `${item.restS} s of rest as set`,
       source: 'set in the plan',

@@ -4,8 +4,8 @@ import type { TeachingStyle } from '../plan.ts';
 import { SET_UP, SPREAD, TEMPO_PACE, type Pace } from './pace.ts';
 import type { NumberSource, TimedPart } from './timeline.ts';
 
-/** A part that has not yet been given its start. */
-export type LoosePart = Omit<TimedPart, 'startS'>;
+/** A part that is still to be given its start: until then it says 0. */
+export type LoosePart = TimedPart;
 
 interface WorkInput {
   dose: Dose;
@@ -25,7 +25,11 @@ export function workParts(input: WorkInput): LoosePart[] {
     sides.forEach((side, index) => {
       if (index > 0 && dose.kind !== 'timed') parts.push(sideChange(input.position));
       const isFirst = set === 1 && index === 0;
-      parts.push(...block(input, side, isFirst).map((part) => withSet(part, dose, set)));
+      for (const part of block(input, isFirst)) {
+        if (side) part.side = side;
+        if (dose.sets > 1) part.set = set;
+        parts.push(part);
+      }
     });
   }
   return parts;
@@ -44,36 +48,27 @@ function sidesOf(dose: Dose): (Side | 'alternating' | undefined)[] {
   }
 }
 
-function withSet(part: LoosePart, dose: Dose, set: number): LoosePart {
-  return dose.sets > 1 ? { ...part, set } : part;
-}
-
-function block(
-  input: WorkInput,
-  side: Side | 'alternating' | undefined,
-  isFirst: boolean,
-): LoosePart[] {
-  const sided = side ? { side } : {};
+function block(input: WorkInput, isFirst: boolean): LoosePart[] {
   const { dose } = input;
   switch (dose.kind) {
     case 'repetitions':
     case 'breaths':
-      return [{ ...counted(input, isFirst), ...sided }];
+      return [counted(input, isFirst)];
     case 'hold':
-      return [{ ...held(dose), ...sided }];
+      return [held(dose)];
     case 'free':
       return [
         {
           kind: 'work',
+          startS: 0,
           durationS: dose.durationS,
           reason: `${dose.durationS} s as set`,
           source: 'set in the plan',
           spread: SPREAD.clocked,
-          ...sided,
         },
       ];
     case 'timed':
-      return intervals(dose).map((part) => ({ ...part, ...sided }));
+      return intervals(dose);
   }
 }
 
@@ -93,6 +88,7 @@ function counted(input: WorkInput, isFirst: boolean): LoosePart {
   const first = firstS === eachS ? '' : `, the first at ${show(firstS)} s while it is taught`;
   return {
     kind: 'work',
+    startS: 0,
     durationS: Math.round(firstS + (count - 1) * eachS),
     count,
     firstS,
@@ -117,6 +113,7 @@ function held(dose: Extract<Dose, { kind: 'hold' }>): LoosePart {
   const eachS = dose.holdS + SET_UP.betweenHoldsS;
   return {
     kind: 'work',
+    startS: 0,
     durationS: Math.round(count * eachS - SET_UP.betweenHoldsS),
     count,
     firstS: dose.holdS,
@@ -135,6 +132,7 @@ function intervals(dose: Extract<Dose, { kind: 'timed' }>): LoosePart[] {
   return Array.from({ length: rounds }, (): LoosePart[] => [
     {
       kind: 'work',
+      startS: 0,
       durationS: dose.onS,
       reason: `${dose.onS} s of work by the clock`,
       source: 'set in the plan',
@@ -142,6 +140,7 @@ function intervals(dose: Extract<Dose, { kind: 'timed' }>): LoosePart[] {
     },
     {
       kind: 'rest',
+      startS: 0,
       durationS: dose.offS,
       reason: `${dose.offS} s to change by the clock`,
       source: 'set in the plan',
@@ -153,6 +152,7 @@ function intervals(dose: Extract<Dose, { kind: 'timed' }>): LoosePart[] {
 function betweenSets(): LoosePart {
   return {
     kind: 'set-rest',
+    startS: 0,
     durationS: SET_UP.betweenSetsS,
     reason: `a moment between sets ${SET_UP.betweenSetsS} s`,
     source: 'common practice',
@@ -165,6 +165,7 @@ function sideChange(position: Position): LoosePart {
   const durationS = rollsOver ? SET_UP.rollOverS : SET_UP.swapSideS;
   return {
     kind: 'side-change',
+    startS: 0,
     durationS,
     reason: rollsOver
       ? `rolling over to the other side ${durationS} s`
