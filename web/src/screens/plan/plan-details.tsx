@@ -38,7 +38,7 @@ export function PlanDetailsPanel() {
           />
         )}
       </Field>
-      <div className="grid grid-cols-[6.5rem_1fr] items-end gap-2">
+      <div className="grid grid-cols-[5.25rem_1fr] items-end gap-2">
         <Stepper
           label="length"
           unit="min"

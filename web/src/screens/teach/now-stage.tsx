@@ -36,7 +36,7 @@ export function NowStage({ now }: { now: NowView }) {
         </div>
         <Count now={now} />
       </div>
-      <div className="flex flex-1 items-center justify-around gap-6 max-sm:flex-none">
+      <div className="flex flex-1 items-center justify-around gap-6 max-sm:flex-none sm:max-lg:flex-col sm:max-lg:justify-center">
         {option ? (
           <Figure
             pose={poseNow(option.poses, now)}
@@ -44,7 +44,7 @@ export function NowStage({ now }: { now: NowView }) {
             width={470}
             height={230}
             label
-            className="h-auto w-full max-w-xl min-w-0 max-sm:max-w-52"
+            className="h-auto w-full max-w-xl min-w-0 max-lg:max-w-md max-sm:max-w-52"
           />
         ) : null}
         <Ring now={now} exercise={exercise} />

@@ -61,7 +61,7 @@ export function TeachTop({
       <Link
         to={`/classes/${lesson.id}/plan`}
         aria-label="Leave the class screen; the class goes on"
-        className="grid size-11 place-items-center rounded-lg hover:bg-mist"
+        className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-mist max-sm:ml-auto"
       >
         <X aria-hidden />
       </Link>

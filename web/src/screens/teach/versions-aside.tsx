@@ -172,7 +172,10 @@ function Next({ lesson, analysis, now }: AsideProps) {
   const fetch = after.filter((need) => !before.includes(need));
   const away = before.filter((need) => !after.includes(need));
   return (
-    <section aria-label="Next" className="rounded-2xl border border-line p-4 text-lg">
+    <section
+      aria-label="Next"
+      className="rounded-2xl border border-line bg-paper p-4 text-lg md:sticky md:bottom-0"
+    >
       <p className="text-soft">next, in {showClock(Math.max(0, now.itemLeftS))}</p>
       <p>
         <span className="font-semibold">{next.name}</span>

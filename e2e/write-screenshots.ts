@@ -1,0 +1,80 @@
+import { chromium, type Page } from '@playwright/test';
+
+/** Writes docs/screenshots from a running server with a fresh demo: `bin/start --reset-demo` first. */
+const base = process.env.WRENFERN_URL ?? 'http://localhost:4600';
+const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
+
+const DESK = { width: 1280, height: 800 };
+const TABLET = { width: 820, height: 1180 };
+
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync'],
+});
+const context = await browser.newContext({ viewport: DESK, locale: 'en-GB' });
+const page = await context.newPage();
+
+async function shoot(name: string, viewport = DESK): Promise<void> {
+  await page.setViewportSize(viewport);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `${folder}${name}.png` });
+  await page.setViewportSize(DESK);
+}
+
+async function open(path: string, ready: string): Promise<void> {
+  await page.goto(base + path);
+  await page.locator(ready).first().waitFor();
+}
+
+async function teachSome(target: Page, id: string): Promise<void> {
+  await target.clock.install({ time: new Date('2026-11-26T18:15:00') });
+  await target.goto(`${base}/classes/${id}/teach`);
+  await target.getByRole('button', { name: 'Start the class' }).click();
+  for (const seconds of [125, 100, 90, 95]) {
+    await target.clock.fastForward(seconds * 1000);
+    await target.keyboard.press('ArrowRight');
+  }
+  await target.clock.fastForward(75_000);
+}
+
+await page.goto(`${base}/studios/tilework`);
+await page.getByRole('button', { name: /Come in/ }).waitFor();
+await shoot('door');
+await page.getByRole('button', { name: /Come in/ }).click();
+await page.locator('article').first().waitFor();
+await shoot('today');
+const href = await page.locator('article h2 a').first().getAttribute('href');
+const id = href?.split('/')[2] ?? '';
+
+await open(`/classes/${id}/plan`, '[data-testid=total]');
+await page.locator('[data-item]').nth(4).click();
+await shoot('plan');
+await shoot('plan-tablet', TABLET);
+await open(`/classes/${id}/options`, 'table');
+await page.getByRole('button', { name: /^Bram Ostrey, Chest lift/ }).click();
+await shoot('options');
+await open('/library', 'ul li a');
+await shoot('library');
+await open('/library/bridge-roll', 'article');
+await shoot('exercise');
+await open('/people', 'ul.relative li a');
+await shoot('people');
+await page.getByRole('link', { name: /Bram Ostrey/ }).click();
+await page.locator('fieldset').first().waitFor();
+await shoot('person');
+await open('/studio', 'fieldset');
+await shoot('studio');
+await open('/', 'article');
+await page
+  .getByRole('link', { name: /^Log of/ })
+  .first()
+  .click();
+await page.locator('table').waitFor();
+await shoot('log');
+await page.emulateMedia({ colorScheme: 'dark' });
+await open(`/classes/${id}/plan`, '[data-testid=total]');
+await shoot('plan-dark');
+await teachSome(page, id);
+await shoot('teach');
+await shoot('teach-tablet', TABLET);
+await browser.close();
