@@ -103,6 +103,18 @@ test('axe finds nothing serious in what opens over a screen', async ({ page }) =
   expect(await seriousFaults(page)).toEqual([]);
 });
 
+test('a few letters go to any screen, class or exercise', async ({ page }) => {
+  await enterDemo(page);
+  await page.keyboard.press('Control+k');
+  const palette = page.getByRole('dialog', { name: 'Go to' });
+  await expect(palette.getByText('Small ball evening').first()).toBeVisible();
+  await page.keyboard.type('spine curl');
+  await expect(palette.getByRole('option')).toHaveCount(1);
+  expect(await seriousFaults(page)).toEqual([]);
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/library\/bridge-roll/);
+});
+
 test('keyboard alone goes from Today to a chosen row', async ({ page }) => {
   await enterDemo(page);
   await page.keyboard.press('g');

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { makeCatalogue, makeExercise } from '../testing/make-exercise.ts';
 import { copyOf, makePlan } from '../testing/make-plan.ts';
-import { checkPlan, itemsOf, offeredOptions, placeOf, Plan, shownOption } from './plan.ts';
+import { checkPlan, doseOf, itemsOf, offeredOptions, placeOf, Plan, shownOption } from './plan.ts';
 
 const catalogue = makeCatalogue();
 const valid = makePlan([['breathe', 'curl'], ['final-rest']]);
@@ -90,6 +90,20 @@ describe('reading a plan', () => {
     expect(offeredOptions(item, exercise)).toEqual([1, 3]);
     const { options: _options, ...bare } = item;
     expect(offeredOptions(bare, exercise)).toEqual([1, 2, 3]);
+  });
+
+  it('takes the dose of the item, then of the option shown, then of the exercise', () => {
+    const short = { kind: 'repetitions' as const, count: 3 };
+    const exercise = makeExercise('x', { options: [{ dose: short }, {}] });
+    const dosesOf = (extra: object) => {
+      const [item] = makePlan([[['x', extra]]]).segments[0]?.items ?? [];
+      if (item?.kind !== 'exercise') throw new Error('no item');
+      return doseOf(item, exercise);
+    };
+    expect(dosesOf({})).toMatchObject(short);
+    expect(dosesOf({ options: [2] })).toMatchObject({ count: 8 });
+    const own = { kind: 'repetitions', count: 5, sets: 1, sides: 'none', directions: 1 };
+    expect(dosesOf({ dose: own })).toEqual(own);
   });
 
   it.each([

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Catalogue } from '../movement/catalogue.ts';
 import { Dose } from '../movement/dose.ts';
-import type { Exercise } from '../movement/exercise.ts';
+import { optionOf, type Exercise } from '../movement/exercise.ts';
 import { Machine, SLUG } from '../movement/vocabulary.ts';
 
 const id = z
@@ -133,9 +133,9 @@ export function exerciseItemsOf(plan: Plan): ExerciseItem[] {
   return itemsOf(plan).filter((item) => item.kind === 'exercise');
 }
 
-/** The dose that will be done: the item's own, else the exercise's. */
+/** The dose that will be done: the item's own, else that of the option shown, else the exercise's. */
 export function doseOf(item: ExerciseItem, exercise: Exercise): Dose {
-  return item.dose ?? exercise.dose;
+  return item.dose ?? optionOf(exercise, shownOption(item, exercise)).dose ?? exercise.dose;
 }
 
 /** The option numbers on offer, lowest first. */

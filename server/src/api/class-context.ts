@@ -36,21 +36,28 @@ export async function attendeesOf(studioId: string, classId: string) {
   });
 }
 
-/** Exercises that at least half of these people did in classes taught in the weeks before. */
-export async function familiarTo(
+/** A class that was taught: when, what, and who came. */
+export interface TaughtLesson {
+  startsAt: Date;
+  exercises: string[];
+  personIds: Set<string>;
+}
+
+/** Classes taught in the weeks before `from` and until `to`, read once for all that is asked of them. */
+export async function taughtBetween(
   studioId: string,
-  personIds: readonly string[],
-  before: Date,
-): Promise<string[]> {
-  if (personIds.length === 0) return [];
-  const from = DateTime.fromJSDate(before).minus({ weeks: FAMILIAR_WEEKS }).toJSDate();
+  from: Date,
+  to: Date,
+): Promise<TaughtLesson[]> {
+  const earliest = DateTime.fromJSDate(from).minus({ weeks: FAMILIAR_WEEKS }).toJSDate();
   const classes = await rowsOf(ClassRow, studioId).all({
-    where: { startsAt: { [Op.gte]: from, [Op.lt]: before } },
+    where: { startsAt: { [Op.gte]: earliest, [Op.lt]: to } },
+    attributes: ['id', 'startsAt', 'plan'],
   });
   const classIds = classes.map((row) => row.id);
   const [bookings, taught] = await Promise.all([
     rowsOf(Booking, studioId).all({
-      where: { classId: classIds, personId: [...personIds] },
+      where: { classId: classIds },
       attributes: ['classId', 'personId'],
     }),
     rowsOf(ClassEvent, studioId).all({
@@ -59,14 +66,37 @@ export async function familiarTo(
       group: ['classId'],
     }),
   ]);
+  const came = new Map<string, Set<string>>();
+  for (const { classId, personId } of bookings) {
+    const people = came.get(classId) ?? new Set<string>();
+    came.set(classId, people.add(personId));
+  }
   const taughtIds = new Set(taught.map((event) => event.classId));
+  return classes
+    .filter(({ id }) => taughtIds.has(id))
+    .map((row) => ({
+      startsAt: row.startsAt,
+      exercises: exerciseItemsOf(row.plan).map((item) => item.exercise),
+      personIds: came.get(row.id) ?? new Set<string>(),
+    }));
+}
+
+/** Exercises that at least half of these people did in the weeks before a class. */
+export function familiarTo(
+  lessons: readonly TaughtLesson[],
+  personIds: readonly string[],
+  before: Date,
+): string[] {
+  if (personIds.length === 0) return [];
+  const earliest = DateTime.fromJSDate(before).minus({ weeks: FAMILIAR_WEEKS }).toJSDate();
   const knownBy = new Map<string, Set<string>>();
-  for (const row of classes.filter(({ id }) => taughtIds.has(id))) {
-    const came = bookings.filter(({ classId }) => classId === row.id);
-    for (const item of exerciseItemsOf(row.plan)) {
-      const people = knownBy.get(item.exercise) ?? new Set<string>();
-      for (const booking of came) people.add(booking.personId);
-      knownBy.set(item.exercise, people);
+  for (const lesson of lessons) {
+    if (lesson.startsAt < earliest || lesson.startsAt >= before) continue;
+    const came = personIds.filter((id) => lesson.personIds.has(id));
+    for (const exercise of lesson.exercises) {
+      const people = knownBy.get(exercise) ?? new Set<string>();
+      for (const id of came) people.add(id);
+      knownBy.set(exercise, people);
     }
   }
   return [...knownBy.entries()]

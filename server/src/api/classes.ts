@@ -7,7 +7,7 @@ import { Plan, PlanDetails, checkPlan } from '@wrenfern/core/plan/plan';
 import { memberOf } from '../auth/session.ts';
 import { Booking, ClassEvent, ClassNote, ClassRow, PersonRow } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
-import { attendeesOf, dayOf, familiarTo } from './class-context.ts';
+import { attendeesOf, dayOf, familiarTo, taughtBetween } from './class-context.ts';
 import { ApiError } from './errors.ts';
 import { readBody, readId, readQuery } from './read.ts';
 import { studioOf } from './studio.ts';
@@ -195,16 +195,14 @@ async function book(studioId: string, classId: string, personIds: string[]): Pro
 }
 
 async function whole(row: ClassRow, studioId: string) {
-  const [studio, attendees, taught] = await Promise.all([
+  const [studio, attendees, taught, before] = await Promise.all([
     studioOf(studioId),
     attendeesOf(studioId, row.id),
     rowsOf(ClassEvent, studioId).count({ classId: row.id }),
+    taughtBetween(studioId, row.startsAt, row.startsAt),
   ]);
-  const familiar = await familiarTo(
-    studioId,
-    attendees.map(({ person }) => person.id),
-    row.startsAt,
-  );
+  const personIds = attendees.map(({ person }) => person.id);
+  const familiar = familiarTo(before, personIds, row.startsAt);
   return {
     id: row.id,
     title: row.title,

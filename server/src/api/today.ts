@@ -6,7 +6,14 @@ import { builtInCatalogue } from '@wrenfern/library';
 import { memberOf } from '../auth/session.ts';
 import { ClassEvent, ClassRow, type Studio } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
-import { attendeesOf, contextOf, dayOf, familiarTo } from './class-context.ts';
+import {
+  attendeesOf,
+  contextOf,
+  dayOf,
+  familiarTo,
+  taughtBetween,
+  type TaughtLesson,
+} from './class-context.ts';
 import { readQuery } from './read.ts';
 import { studioOf } from './studio.ts';
 
@@ -41,18 +48,20 @@ export function todayRouter(): Router {
       order: [['startsAt', 'ASC']],
       limit: SHOWN,
     });
-    response.json({ classes: await Promise.all(rows.map((row) => readiness(row, studio))) });
+    const [first, last] = [rows[0], rows.at(-1)];
+    const before =
+      first && last ? await taughtBetween(studioId, first.startsAt, last.startsAt) : [];
+    const classes = await Promise.all(rows.map((row) => readiness(row, studio, before)));
+    response.json({ classes });
   });
   return router;
 }
 
-async function readiness(row: ClassRow, studio: Studio) {
+async function readiness(row: ClassRow, studio: Studio, before: TaughtLesson[]) {
   const attendees = await attendeesOf(studio.id, row.id);
   const personIds = attendees.map(({ person }) => person.id);
-  const [familiar, taught] = await Promise.all([
-    familiarTo(studio.id, personIds, row.startsAt),
-    rowsOf(ClassEvent, studio.id).count({ classId: row.id }),
-  ]);
+  const familiar = familiarTo(before, personIds, row.startsAt);
+  const taught = await rowsOf(ClassEvent, studio.id).count({ classId: row.id });
   const day = dayOf(row.startsAt, studio.timeZone);
   const context = contextOf(studio, day, attendees, familiar);
   const { timeline, findings, coverage } = analyse(row.plan, builtInCatalogue, context);

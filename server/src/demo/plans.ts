@@ -155,6 +155,7 @@ export const BACK_EASE: Plan = plan(
       [
         exercise('breath-three-way', { options: [1, 2] }),
         exercise('pelvic-tilt', { options: [1, 2] }),
+        exercise('arm-raise-ribs', { options: [1, 2] }),
         exercise('knee-sway', { options: [1, 2] }),
         exercise('pelvic-side-tilt', { options: [1, 2] }),
       ],
@@ -195,6 +196,7 @@ export const TIMED_SETS: Plan = plan(
     [
       'Arrive',
       [
+        pause('How the intervals go', 30),
         exercise('breath-three-way', {
           options: [1, 2],
           dose: { kind: 'breaths', count: 6, ...shared },

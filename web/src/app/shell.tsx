@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import { LogOut, Moon, Sun } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
 import { useSession } from '../data/hooks.ts';
@@ -12,6 +12,11 @@ import { KeysHelp } from './keys-help.tsx';
 import { useTheme } from './theme.ts';
 import { isTyping } from './typing.ts';
 
+/** Fetched after the screen itself. */
+const CommandPalette = lazy(async () => ({
+  default: (await import('./command-palette.tsx')).CommandPalette,
+}));
+
 const PLACES = [
   { to: '/', name: 'Today', key: 't' },
   { to: '/people', name: 'People', key: 'p' },
@@ -21,6 +26,7 @@ const PLACES = [
 
 const SHELL_KEYS = [
   ...PLACES.map(({ name, key }) => ({ keys: `g ${key}`, does: `Go to ${name}` })),
+  { keys: 'Ctrl K', does: 'Go to any screen, class or exercise' },
   { keys: '?', does: 'Show the keys' },
 ];
 
@@ -36,7 +42,14 @@ export function RequireSession({ children }: { children: React.ReactNode }) {
     return <Failed error={session.error} retry={() => void session.mutate()} />;
   }
   if (!session.data) return <Loading what="the studio" />;
-  return children;
+  return (
+    <>
+      {children}
+      <Suspense fallback={null}>
+        <CommandPalette />
+      </Suspense>
+    </>
+  );
 }
 
 /** The frame round the studio's own screens. */

@@ -97,7 +97,7 @@ function layOutExercise(
   const exercise = catalogue.require(item.exercise);
   const option = optionOf(exercise, shownOption(item, exercise));
   const pace = context.pace ?? STEADY_PACE;
-  const dose = item.dose ?? option.dose ?? doseOf(item, exercise);
+  const dose = doseOf(item, exercise);
   const teaching = teachingStyle(item, exercise, context, walk);
   const stance: Stance = {
     exercise: exercise.slug,

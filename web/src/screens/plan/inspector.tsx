@@ -96,7 +96,7 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
   const edit = useEditor((editor) => editor.edit);
   const exercise = catalogue.require(item.exercise);
   const option = exercise.options[(timed.option ?? 1) - 1];
-  const dose = item.dose ?? option?.dose ?? doseOf(item, exercise);
+  const dose = doseOf(item, exercise);
   return (
     <>
       <div>

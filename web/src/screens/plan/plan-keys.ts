@@ -8,6 +8,7 @@ import type { PlanEditor } from './plan-editor.ts';
 
 export const PLAN_KEYS: readonly KeyHint[] = [
   { keys: '/', does: 'Search the exercises' },
+  { keys: 'Ctrl K', does: 'Go to any screen, class or exercise' },
   { keys: 'j and k', does: 'Choose the next or the previous row' },
   { keys: 'Alt ↑ and Alt ↓', does: 'Move the chosen row' },
   { keys: 'Delete', does: 'Remove the chosen row' },

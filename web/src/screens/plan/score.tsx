@@ -185,7 +185,7 @@ function ExerciseWords({
 }) {
   const exercise = catalogue.require(item.exercise);
   const option = exercise.options[(timed.option ?? 1) - 1];
-  const dose = describeDose(item.dose ?? option?.dose ?? doseOf(item, exercise));
+  const dose = describeDose(doseOf(item, exercise));
   return (
     <>
       {option ? (

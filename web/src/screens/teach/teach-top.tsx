@@ -1,5 +1,5 @@
 import { clsx } from 'clsx';
-import { CloudOff, X } from 'lucide-react';
+import { CloudOff, Maximize, X } from 'lucide-react';
 import { Link } from 'react-router';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { Timeline } from '@wrenfern/core/plan/timing/timeline';
@@ -58,6 +58,16 @@ export function TeachTop({
         </p>
       )}
       <p className="max-w-48 truncate text-soft max-md:hidden">{lesson.title}</p>
+      {document.fullscreenEnabled ? (
+        <button
+          type="button"
+          aria-label="Fill the screen, or leave it again"
+          onClick={toggleFullScreen}
+          className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-mist max-sm:hidden"
+        >
+          <Maximize size={20} aria-hidden />
+        </button>
+      ) : null}
       <Link
         to={`/classes/${lesson.id}/plan`}
         aria-label="Leave the class screen; the class goes on"
@@ -67,6 +77,11 @@ export function TeachTop({
       </Link>
     </header>
   );
+}
+
+function toggleFullScreen(): void {
+  if (document.fullscreenElement) void document.exitFullscreen();
+  else void document.documentElement.requestFullscreen();
 }
 
 function Pace({

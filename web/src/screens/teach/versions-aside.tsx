@@ -164,7 +164,6 @@ function Next({ lesson, analysis, now }: AsideProps) {
   const item = lesson.plan.segments
     .flatMap((segment) => segment.items)
     .find(({ id }) => id === next.itemId);
-  const option = exercise?.options[(next.option ?? 1) - 1];
   const heldAt = (itemId: string) =>
     analysis.props.filter((need) => need.spans.some((span) => span.itemId === itemId));
   const before = heldAt(now.item.itemId);
@@ -180,10 +179,7 @@ function Next({ lesson, analysis, now }: AsideProps) {
       <p>
         <span className="font-semibold">{next.name}</span>
         {exercise && item?.kind === 'exercise' ? (
-          <span className="text-soft">
-            {' '}
-            · {describeDose(item.dose ?? option?.dose ?? doseOf(item, exercise))}
-          </span>
+          <span className="text-soft"> · {describeDose(doseOf(item, exercise))}</span>
         ) : null}
       </p>
       {fetch.map((need) => (

@@ -1,0 +1,131 @@
+import { Command } from 'cmdk';
+import { useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import useSWR from 'swr';
+import type { ClassSummaryRow } from '../data/api-types.ts';
+import { request } from '../data/request.ts';
+import { showWhen } from '../parts/dates.ts';
+import { useSession } from '../data/hooks.ts';
+
+const PLACES = [
+  { name: 'Today', to: '/' },
+  { name: 'People', to: '/people' },
+  { name: 'New person', to: '/people/new' },
+  { name: 'Library', to: '/library' },
+  { name: 'Studio', to: '/studio' },
+] as const;
+
+/** Ctrl or Cmd K: any screen, any class of late, any exercise, by a few letters. */
+export function CommandPalette() {
+  const [open, setOpen] = useState(false);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey)) return;
+      event.preventDefault();
+      setOpen((before) => !before);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+  return (
+    <Command.Dialog
+      open={open}
+      onOpenChange={setOpen}
+      label="Go to"
+      overlayClassName="fixed inset-0 z-40 bg-black/40"
+      contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(34rem,calc(100vw-2rem))] -translate-x-1/2 overflow-hidden rounded-2xl border border-line bg-paper shadow-xl"
+    >
+      <Command.Input
+        placeholder="Go to a screen, a class or an exercise"
+        className="w-full border-b border-line bg-leaf px-4 py-3 text-base outline-none"
+      />
+      {open ? <Places close={() => setOpen(false)} /> : null}
+    </Command.Dialog>
+  );
+}
+
+type ClassList = { classes: ClassSummaryRow[] };
+
+const readClasses = (path: string) => request<ClassList>('GET', path);
+
+function Places({ close }: { close: () => void }) {
+  const navigate = useNavigate();
+  const session = useSession();
+  const zone = session.data?.studio.timeZone ?? 'UTC';
+  const classes = useSWR<ClassList, Error>('/classes?limit=60', readClasses);
+  // The library is large: it is fetched when the palette first opens, not with the shell.
+  const library = useSWR<{ slug: string; name: string; otherNames: string[] }[], Error>(
+    'palette-library',
+    async () => (await import('../data/catalogue.ts')).catalogue.all.slice(),
+    { revalidateOnFocus: false },
+  );
+  const go = (to: string) => () => {
+    close();
+    void navigate(to);
+  };
+  return (
+    <Command.List className="max-h-[52vh] overflow-y-auto p-2">
+      <Command.Empty className="p-4 text-soft">Nothing by these letters.</Command.Empty>
+      <Group heading="Screens">
+        {PLACES.map(({ name, to }) => (
+          <Entry key={to} value={name} onSelect={go(to)}>
+            {name}
+          </Entry>
+        ))}
+      </Group>
+      <Group heading="Classes">
+        {(classes.data?.classes ?? []).map(({ id, title, startsAt }) => (
+          <Entry key={id} value={`${title} ${id}`} onSelect={go(`/classes/${id}/plan`)}>
+            {title} <span className="text-soft">{showWhen(startsAt, zone)}</span>
+          </Entry>
+        ))}
+      </Group>
+      <Group heading="Exercises">
+        {(library.data ?? []).map(({ slug, name, otherNames }) => (
+          <Entry
+            key={slug}
+            value={`${name} ${slug}`}
+            keywords={otherNames}
+            onSelect={go(`/library/${slug}`)}
+          >
+            {name}
+          </Entry>
+        ))}
+      </Group>
+    </Command.List>
+  );
+}
+
+function Group({ heading, children }: { heading: string; children: React.ReactNode }) {
+  return (
+    <Command.Group
+      heading={heading}
+      className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-[0.8125rem] [&_[cmdk-group-heading]]:text-soft"
+    >
+      {children}
+    </Command.Group>
+  );
+}
+
+function Entry({
+  value,
+  keywords,
+  onSelect,
+  children,
+}: {
+  value: string;
+  keywords?: string[];
+  onSelect: () => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <Command.Item
+      value={value}
+      onSelect={onSelect}
+      {...(keywords ? { keywords } : {})}
+      className="cursor-pointer rounded-lg px-3 py-1.5 data-[selected=true]:bg-mist"
+    >
+      {children}
+    </Command.Item>
+  );
+}
