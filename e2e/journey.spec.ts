@@ -94,7 +94,7 @@ test('from nothing to a taught class in the log', async ({ page }) => {
     await page.keyboard.press('Space');
     await expect(page.getByRole('heading', { name: 'Pelvic rock' })).toBeVisible();
     await page.clock.fastForward(100_000);
-    await expect(page.getByText(/^1:4\d$/).first()).toBeVisible();
+    await expect(page.getByText(/1:4\d$/).first()).toBeVisible();
     await page.keyboard.press('PageDown');
     await expect(page.getByRole('heading', { name: 'Chest lift', exact: true })).toBeVisible();
     await page.clock.fastForward(30_000);

@@ -29,7 +29,7 @@ export const PropUse = z.strictObject({
 });
 export type PropUse = z.infer<typeof PropUse>;
 
-export const MachineSetting = z.strictObject({
+const MachineSetting = z.strictObject({
   springs: words.optional(),
   bar: z.enum(['high', 'middle', 'low', 'off']).optional(),
   headrest: z.enum(['up', 'middle', 'down']).optional(),
@@ -38,8 +38,7 @@ export const MachineSetting = z.strictObject({
   box: z.enum(['none', 'long', 'short']).optional(),
 });
 
-export const FoundationDepth = z.strictObject({ foundation: Foundation, depth: Depth });
-export type FoundationDepth = z.infer<typeof FoundationDepth>;
+const FoundationDepth = z.strictObject({ foundation: Foundation, depth: Depth });
 
 /** A figure's key poses are named in `body/shapes`; an option shows one to four of them. */
 const poses = z.array(z.string().min(1)).min(1).max(4);

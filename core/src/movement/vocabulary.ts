@@ -10,7 +10,7 @@ export const SLUG = z
   .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'use small letters, digits and single hyphens')
   .max(64);
 
-export const MACHINES = ['mat', 'reformer'] as const;
+const MACHINES = ['mat', 'reformer'] as const;
 export const Machine = z.enum(MACHINES);
 export type Machine = z.infer<typeof Machine>;
 
@@ -93,7 +93,7 @@ export type Foundation = z.infer<typeof Foundation>;
 export const Depth = z.number().int().min(0).max(3);
 
 /** What is turned between one option and the next. */
-export const LEVERS = [
+const LEVERS = [
   'limb-length',
   'limbs-moving',
   'support',
@@ -142,12 +142,12 @@ export const PROPS = [
 export const Prop = z.enum(PROPS);
 export type Prop = z.infer<typeof Prop>;
 
-export const PROP_ROLES = ['support', 'feedback', 'challenge', 'load'] as const;
+const PROP_ROLES = ['support', 'feedback', 'challenge', 'load'] as const;
 export const PropRole = z.enum(PROP_ROLES);
 export type PropRole = z.infer<typeof PropRole>;
 
 /** Where a prop lies. The same ball in two places is two different uses. */
-export const PROP_PLACES = [
+const PROP_PLACES = [
   'under pelvis',
   'under seat',
   'under head',
@@ -170,7 +170,7 @@ export const PROP_PLACES = [
 export const PropPlace = z.enum(PROP_PLACES);
 export type PropPlace = z.infer<typeof PropPlace>;
 
-export const BODY_PARTS = [
+const BODY_PARTS = [
   'trunk-front',
   'trunk-back',
   'trunk-sides',

@@ -1,20 +1,4 @@
 import type { School } from '../plan/plan.ts';
-import type { Timeline } from '../plan/timing/timeline.ts';
-
-export interface SwellPoint {
-  atS: number;
-  /** 0 to 5. */
-  effort: number;
-}
-
-/** Effort down the class: one point at the middle of every item, zero at both ends. */
-export function swellOf(timeline: Timeline): SwellPoint[] {
-  const points = timeline.items.map((item) => ({
-    atS: item.startS + item.durationS / 2,
-    effort: item.effort,
-  }));
-  return [{ atS: 0, effort: 0 }, ...points, { atS: timeline.totalS, effort: 0 }];
-}
 
 /** Effort that a school likes at a share of the class (0 to 1): lowest and highest. Common practice. */
 interface BandPoint {

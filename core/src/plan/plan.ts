@@ -11,7 +11,7 @@ const id = z
   .regex(/^[A-Za-z0-9_-]+$/, 'use letters, digits, _ and -');
 const title = z.string().trim().min(1, 'give it a name').max(120);
 
-export const TEACHING_STYLES = ['full', 'brief', 'none'] as const;
+const TEACHING_STYLES = ['full', 'brief', 'none'] as const;
 export const TeachingStyle = z.enum(TEACHING_STYLES);
 export type TeachingStyle = z.infer<typeof TeachingStyle>;
 

@@ -82,7 +82,7 @@ export function planProps(
 }
 
 /** The props that one person holds while doing their choice. */
-export function propsOfChoice(choice: Choice, slug: string, catalogue: Catalogue): PropUse[] {
+function propsOfChoice(choice: Choice, slug: string, catalogue: Catalogue): PropUse[] {
   if (choice.kind === 'rest') return [];
   const exercise = catalogue.get(choice.kind === 'swap' ? choice.exercise : slug);
   const option = exercise?.options[choice.option - 1];

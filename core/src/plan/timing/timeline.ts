@@ -1,6 +1,6 @@
 import type { Position, Side, SpineMove } from '../../movement/vocabulary.ts';
 
-export const PART_KINDS = [
+const PART_KINDS = [
   'set-up',
   'teaching',
   'work',

@@ -202,6 +202,16 @@ describe('a conflict', () => {
     expect(now().plan.title).toBe('Mine too');
   });
 
+  it('is none when theirs says the same: an answer of ours was lost', async () => {
+    const { note, ...rest } = plan;
+    const same = { note, ...rest, title: 'Mine' };
+    const { now, rename, drafts } = setUp(() => Promise.reject(stale(same)));
+    rename('Mine');
+    await now().saveNow();
+    expect(now()).toMatchObject({ revision: 7, save: { status: 'saved' } });
+    expect(drafts.at(-1)).toBeUndefined();
+  });
+
   it('keeps mine by saving it over theirs', async () => {
     const { now, sent } = await inConflict();
     now().settle('mine');

@@ -1,6 +1,6 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { applyEdit, type Edit, type EditRefusal } from '@wrenfern/core/plan/edits';
-import type { Plan } from '@wrenfern/core/plan/plan';
+import { Plan as PlanSchema, type Plan } from '@wrenfern/core/plan/plan';
 import { RequestProblem, sentenceOf } from '../../data/request.ts';
 
 /** How the saved document stands against the one on the screen. */
@@ -125,6 +125,12 @@ export function createPlanEditor(parts: EditorParts): StoreApi<PlanEditor> {
           if (!isNewest) schedule(SAVE_AFTER_MS);
         } catch (error) {
           const failed = failure(error);
+          if (failed.status === 'conflict' && isSame(failed.theirs.plan, get().plan)) {
+            // An earlier save of ours arrived, only its answer did not.
+            set({ revision: failed.theirs.revision, save: { status: 'saved' } });
+            parts.keepDraft(undefined);
+            return;
+          }
           set({ save: failed });
           if (failed.status === 'offline') schedule(TRY_AGAIN_MS);
         }
@@ -160,4 +166,10 @@ function failure(error: unknown): SaveState {
   }
   const isAway = error instanceof RequestProblem && (error.status === 0 || error.status >= 500);
   return isAway ? { status: 'offline' } : { status: 'refused', sentence: sentenceOf(error) };
+}
+
+/** Read through the schema, two documents of the same content have the same letters. */
+function isSame(one: Plan, other: Plan): boolean {
+  const letters = (plan: Plan) => JSON.stringify(PlanSchema.parse(plan));
+  return letters(one) === letters(other);
 }
