@@ -4,6 +4,9 @@ import './app/styles.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/app.tsx';
+import { askForToday } from './data/hooks.ts';
+
+if (window.location.pathname === '/') askForToday();
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no #root');

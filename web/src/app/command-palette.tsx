@@ -1,5 +1,4 @@
 import { Command } from 'cmdk';
-import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
 import type { ClassSummaryRow } from '../data/api-types.ts';
@@ -15,22 +14,12 @@ const PLACES = [
   { name: 'Studio', to: '/studio' },
 ] as const;
 
-/** Ctrl or Cmd K: any screen, any class of late, any exercise, by a few letters. */
-export function CommandPalette() {
-  const [open, setOpen] = useState(false);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey)) return;
-      event.preventDefault();
-      setOpen((before) => !before);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+/** Any screen, any class of late, any exercise, by a few letters. */
+export function CommandPalette({ close }: { close: () => void }) {
   return (
     <Command.Dialog
-      open={open}
-      onOpenChange={setOpen}
+      open
+      onOpenChange={close}
       label="Go to"
       overlayClassName="fixed inset-0 z-40 bg-black/40"
       contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(34rem,calc(100vw-2rem))] -translate-x-1/2 overflow-hidden rounded-2xl border border-line bg-paper shadow-xl"
@@ -39,7 +28,7 @@ export function CommandPalette() {
         placeholder="Go to a screen, a class or an exercise"
         className="w-full border-b border-line bg-leaf px-4 py-3 text-base outline-none"
       />
-      {open ? <Places close={() => setOpen(false)} /> : null}
+      <Places close={close} />
     </Command.Dialog>
   );
 }

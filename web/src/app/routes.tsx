@@ -1,5 +1,6 @@
 import { createBrowserRouter } from 'react-router';
 import { Loading } from '../parts/states.tsx';
+import { Component as Today } from '../screens/today/today.tsx';
 import { ErrorPage, NotFound } from './error-page.tsx';
 import { ClassShell } from './class-shell.tsx';
 import { Shell } from './shell.tsx';
@@ -15,7 +16,8 @@ export const router = createBrowserRouter([
       {
         element: <Shell />,
         children: [
-          { path: '/', lazy: () => import('../screens/today/today.tsx') },
+          // Where nearly everyone begins: part of the first file, not fetched after it.
+          { path: '/', Component: Today },
           { path: '/library', lazy: () => import('../screens/library/library.tsx') },
           { path: '/library/:slug', lazy: () => import('../screens/library/exercise-page.tsx') },
           { path: '/people', lazy: () => import('../screens/people/people.tsx') },

@@ -12,7 +12,7 @@ import { KeysHelp } from './keys-help.tsx';
 import { useTheme } from './theme.ts';
 import { isTyping } from './typing.ts';
 
-/** Fetched after the screen itself. */
+/** Fetched when it is first asked for. */
 const CommandPalette = lazy(async () => ({
   default: (await import('./command-palette.tsx')).CommandPalette,
 }));
@@ -45,11 +45,28 @@ export function RequireSession({ children }: { children: React.ReactNode }) {
   return (
     <>
       {children}
-      <Suspense fallback={null}>
-        <CommandPalette />
-      </Suspense>
+      <PaletteOnKey />
     </>
   );
+}
+
+/** Ctrl or Cmd K opens and closes the palette. */
+function PaletteOnKey() {
+  const [open, setOpen] = useState(false);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey)) return;
+      event.preventDefault();
+      setOpen((before) => !before);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+  return open ? (
+    <Suspense fallback={null}>
+      <CommandPalette close={() => setOpen(false)} />
+    </Suspense>
+  ) : null;
 }
 
 /** The frame round the studio's own screens. */

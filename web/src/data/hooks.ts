@@ -1,3 +1,4 @@
+import { startOfDay } from 'date-fns';
 import useSWR, { type SWRResponse } from 'swr';
 import useSWRInfinite from 'swr/infinite';
 import type { LiveEvent } from '@wrenfern/core/live/events';
@@ -13,7 +14,36 @@ import type {
 } from './api-types.ts';
 import { request } from './request.ts';
 
-const read = <T>(path: string): Promise<T> => request<T>('GET', path);
+/** Answers asked for before the hook that reads them was there. Each is read once. */
+const ahead = new Map<string, Promise<unknown>>();
+
+const read = <T>(path: string): Promise<T> => {
+  const asked = ahead.get(path) as Promise<T> | undefined;
+  ahead.delete(path);
+  return asked ?? request<T>('GET', path);
+};
+
+/** Asks for what Today needs while its code is still being read. */
+export function askForToday(): void {
+  for (const path of ['/session', todayPath(startOfToday())]) {
+    const answer = request<unknown>('GET', path);
+    // A refusal is told by the hook that reads this answer.
+    answer.catch(() => undefined);
+    ahead.set(path, answer);
+  }
+}
+
+/** After a sign-in, what was asked as a stranger is worth nothing. */
+export function forgetAsked(): void {
+  ahead.clear();
+}
+
+/** The first moment of today on this device, as an ISO time. */
+export function startOfToday(): string {
+  return startOfDay(new Date()).toISOString();
+}
+
+const todayPath = (from: string) => `/today?from=${encodeURIComponent(from)}`;
 
 const PAGE = 20;
 
@@ -27,7 +57,7 @@ export function useDoor(): SWRResponse<Door, Error> {
 
 /** `from` is the first moment of today, as an ISO time. */
 export function useToday(from: string): SWRResponse<{ classes: ReadyClass[] }, Error> {
-  return useSWR<{ classes: ReadyClass[] }, Error>(`/today?from=${encodeURIComponent(from)}`, read);
+  return useSWR<{ classes: ReadyClass[] }, Error>(todayPath(from), read);
 }
 
 /** Classes before a moment, newest first, a page at a time. */

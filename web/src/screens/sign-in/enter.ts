@@ -1,5 +1,6 @@
 import { useNavigate, useSearchParams } from 'react-router';
 import { useSWRConfig } from 'swr';
+import { forgetAsked } from '../../data/hooks.ts';
 
 /** After a sign-in: forgets that the session was refused, then goes where the visitor was going. */
 export function useEnter(): () => Promise<void> {
@@ -7,6 +8,7 @@ export function useEnter(): () => Promise<void> {
   const navigate = useNavigate();
   const [search] = useSearchParams();
   return async () => {
+    forgetAsked();
     await mutate(() => true, undefined, { revalidate: false });
     const to = search.get('to') ?? '/';
     await navigate(to.startsWith('/') && !to.startsWith('//') ? to : '/');

@@ -1,9 +1,8 @@
-import { startOfDay } from 'date-fns';
 import { CalendarPlus } from 'lucide-react';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import type { ClassSummaryRow } from '../../data/api-types.ts';
-import { useEarlierClasses, useSession, useToday } from '../../data/hooks.ts';
+import { startOfToday, useEarlierClasses, useSession, useToday } from '../../data/hooks.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { minutes, showDay, showWhen } from '../../parts/dates.ts';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
@@ -12,7 +11,7 @@ import { ReadyCard } from './ready-card.tsx';
 
 /** The next classes and what each still wants; what was taught before. */
 export function Component() {
-  const from = useMemo(() => startOfDay(new Date()).toISOString(), []);
+  const from = useMemo(() => startOfToday(), []);
   const session = useSession();
   const zone = session.data?.studio.timeZone ?? 'UTC';
   const today = useToday(from);
