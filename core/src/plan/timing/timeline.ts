@@ -1,16 +1,7 @@
 import type { Position, Side, SpineMove } from '../../movement/vocabulary.ts';
 
-const PART_KINDS = [
-  'set-up',
-  'teaching',
-  'work',
-  'options',
-  'side-change',
-  'set-rest',
-  'rest',
-  'pause',
-] as const;
-export type PartKind = (typeof PART_KINDS)[number];
+export type PartKind =
+  'set-up' | 'teaching' | 'work' | 'options' | 'side-change' | 'set-rest' | 'rest' | 'pause';
 
 /** Where a number comes from, so that the screen can answer "why?". */
 export type NumberSource = 'common practice' | 'set in the plan' | 'your pace';
