@@ -4,7 +4,9 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
-  timeout: 60_000,
+  timeout: 90_000,
+  // Two cores run the database, the server and the browser at once.
+  expect: { timeout: 10_000 },
   // One database: journeys take turns.
   workers: 1,
   reporter: [['list'], ['json']],
