@@ -28,7 +28,12 @@ need_packages() {
   cp "$ROOT/package-lock.json" "$stamp"
 }
 
-port_free() { ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+# A port that takes a connection, or leaves one hanging, is in use.
+port_free() {
+  local status=0
+  timeout 2 bash -c ": <>/dev/tcp/127.0.0.1/$1" 2>/dev/null || status=$?
+  [ "$status" -ne 0 ] && [ "$status" -ne 124 ]
+}
 
 next_free_port() {
   local port=$1
