@@ -79,18 +79,32 @@ async function firstLoad(): Promise<void> {
     // A new context each time: nothing is cached.
     const context = await fresh();
     const page = await context.newPage();
-    const before = performance.now();
+    await page.addInitScript(noteFirstClass);
     await page.goto(`${base}/`);
     await page.locator('article').first().waitFor();
-    loads.push(performance.now() - before);
+    loads.push(await page.evaluate(() => Number(document.documentElement.dataset.firstClassMs)));
     await context.close();
   }
   const scripts = await scriptBytes(await fresh());
   await browser.close();
-  report('first load of Today, nothing cached', summarise(loads), 'wanted: under 1000 ms');
+  report(
+    'first load of Today, nothing cached, until the first class stands there',
+    summarise(loads),
+    'wanted: under 1000 ms',
+  );
   process.stdout.write(
     `JavaScript for Today: ${Math.round(scripts / 1000)} kB compressed (wanted: under 200 kB)\n`,
   );
+}
+
+/** In the page: when the first class stands there, counted from the start of the navigation. */
+function noteFirstClass(): void {
+  const observer = new MutationObserver(() => {
+    if (!document.querySelector('article')) return;
+    document.documentElement.dataset.firstClassMs = String(performance.now());
+    observer.disconnect();
+  });
+  observer.observe(document, { childList: true, subtree: true });
 }
 
 /** Compressed bytes of every script that Today fetches. Counted apart: listening slows the page. */
