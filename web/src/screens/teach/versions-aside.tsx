@@ -67,20 +67,20 @@ function Versions(props: AsideProps) {
   if (!exercise) return null;
   const versions = runningVersions(props);
   return (
-    <ul className="flex flex-col gap-3">
+    <ul className="flex flex-col gap-2">
       {versions.map(({ choice, people }) => {
         const { name, pose } = look(choice, exercise);
         return (
           <li
             key={`${choice.kind} ${name}`}
-            className="flex gap-3 rounded-2xl border border-line bg-leaf p-3"
+            className="flex gap-3 rounded-2xl border border-line bg-leaf p-2.5"
           >
             {pose ? (
               <Figure pose={pose} width={92} height={60} className="shrink-0 max-lg:hidden" />
             ) : null}
             <div className="min-w-0">
               <h2 className="text-lg leading-tight">{name}</h2>
-              <ul className="mt-2 flex flex-wrap gap-1.5">
+              <ul className="mt-1.5 flex flex-wrap gap-1.5">
                 {people.map((person) => (
                   <li key={person.id}>
                     <PersonChip person={person} exercise={exercise} run={run} now={now} />
