@@ -1,7 +1,8 @@
 import type { Finding } from '@wrenfern/core/order/rule';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
-import { explainReason, type OptionsPlan } from '@wrenfern/core/people/choose-options';
+import { explainReason } from '@wrenfern/core/people/reasons';
+import type { OptionsPlan } from '@wrenfern/core/people/choose-options';
 import type { Person } from '@wrenfern/core/people/person';
 import { exerciseItemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';

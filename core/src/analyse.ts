@@ -4,12 +4,8 @@ import { reviewOrder } from './order/review.ts';
 import type { Finding } from './order/rule.ts';
 import { roomFindings } from './order/room-findings.ts';
 import { timeFindings } from './order/time-findings.ts';
-import {
-  chooseOptions,
-  VERSIONS_AT_ONCE,
-  type Attendee,
-  type OptionsPlan,
-} from './people/choose-options.ts';
+import type { Attendee } from './people/choose-option.ts';
+import { chooseOptions, VERSIONS_AT_ONCE, type OptionsPlan } from './people/choose-options.ts';
 import { timePlan, type TimingContext } from './plan/timing/time-plan.ts';
 import type { Timeline } from './plan/timing/timeline.ts';
 import type { Plan } from './plan/plan.ts';

@@ -3,7 +3,7 @@ import { analyse } from '../analyse.ts';
 import { applyEdit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';
 import { Person } from '../people/person.ts';
-import type { Attendee, HandChoice } from '../people/choose-options.ts';
+import type { Attendee, HandChoice } from '../people/choose-option.ts';
 import { makeCatalogue, makeExercise } from '../testing/make-exercise.ts';
 import { makePlan } from '../testing/make-plan.ts';
 import type { Cupboard } from '../room/props.ts';

@@ -1,5 +1,6 @@
 import type { Catalogue } from '../movement/catalogue.ts';
-import type { Attendee, OptionsPlan } from '../people/choose-options.ts';
+import type { Attendee } from '../people/choose-option.ts';
+import type { OptionsPlan } from '../people/choose-options.ts';
 import { exerciseItemsOf, offeredOptions, type Plan } from '../plan/plan.ts';
 import { showClock } from '../plan/show-time.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';

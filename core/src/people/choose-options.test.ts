@@ -5,14 +5,9 @@ import type { ExerciseItem } from '../plan/plan.ts';
 import { makeExercise } from '../testing/make-exercise.ts';
 import { makePlan } from '../testing/make-plan.ts';
 import { CAUTIONS, cautionOf, DEMAND_WORDS, type Caution, type CautionId } from './cautions.ts';
-import {
-  chooseOption,
-  chooseOptions,
-  explainReason,
-  REST_SHAPES,
-  type Attendee,
-  type Choice,
-} from './choose-options.ts';
+import { chooseOption, REST_SHAPES, type Attendee, type Choice } from './choose-option.ts';
+import { explainReason } from './reasons.ts';
+import { chooseOptions } from './choose-options.ts';
 import { cautionsOn, Person } from './person.ts';
 
 const DAY = '2026-11-25';

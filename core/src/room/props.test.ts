@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { createCatalogue } from '../movement/catalogue.ts';
-import { chooseOptions, type Attendee } from '../people/choose-options.ts';
+import type { Attendee } from '../people/choose-option.ts';
+import { chooseOptions } from '../people/choose-options.ts';
 import { Person } from '../people/person.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 import { makeExercise } from '../testing/make-exercise.ts';

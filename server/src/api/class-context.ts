@@ -1,7 +1,7 @@
 import { DateTime } from 'luxon';
 import { Op } from 'sequelize';
 import type { ClassContext } from '@wrenfern/core/analyse';
-import type { Attendee } from '@wrenfern/core/people/choose-options';
+import type { Attendee } from '@wrenfern/core/people/choose-option';
 import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
 import { Booking, ClassEvent, ClassRow, PersonRow, type Studio } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';

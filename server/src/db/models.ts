@@ -1,5 +1,5 @@
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
-import type { HandChoice } from '@wrenfern/core/people/choose-options';
+import type { HandChoice } from '@wrenfern/core/people/choose-option';
 import type { LiveEvent } from '@wrenfern/core/live/events';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import type { Pace } from '@wrenfern/core/plan/timing/pace';

@@ -1,7 +1,8 @@
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
-import { explainReason, type Choice, type HandChoice } from '@wrenfern/core/people/choose-options';
+import type { Choice, HandChoice } from '@wrenfern/core/people/choose-option';
+import { explainReason } from '@wrenfern/core/people/reasons';
 import type { ExerciseItem } from '@wrenfern/core/plan/plan';
 import type { BookedPerson, WholeClass } from '../../data/api-types.ts';
 import { Button } from '../../parts/button.tsx';

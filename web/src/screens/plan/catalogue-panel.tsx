@@ -5,7 +5,7 @@ import { useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { searchCatalogue } from '@wrenfern/core/movement/catalogue';
 import { standardOption, type Exercise } from '@wrenfern/core/movement/exercise';
-import { chooseOption } from '@wrenfern/core/people/choose-options';
+import { chooseOption } from '@wrenfern/core/people/choose-option';
 import { newItem } from '@wrenfern/core/order/running-order';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { Plan } from '@wrenfern/core/plan/plan';

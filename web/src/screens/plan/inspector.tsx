@@ -2,7 +2,8 @@ import { clsx } from 'clsx';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
-import { explainReason, type Version } from '@wrenfern/core/people/choose-options';
+import { explainReason } from '@wrenfern/core/people/reasons';
+import type { Version } from '@wrenfern/core/people/choose-options';
 import {
   doseOf,
   offeredOptions,

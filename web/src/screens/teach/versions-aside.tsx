@@ -2,7 +2,7 @@ import { Popover } from 'radix-ui';
 import type { Analysis } from '@wrenfern/core';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { NowView } from '@wrenfern/core/live/run-class';
-import type { Choice } from '@wrenfern/core/people/choose-options';
+import type { Choice } from '@wrenfern/core/people/choose-option';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import { doseOf } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';
