@@ -5,6 +5,7 @@ import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-route
 import { useSWRConfig } from 'swr';
 import { useSession } from '../data/hooks.ts';
 import { request, RequestProblem, sentenceOf } from '../data/request.ts';
+import { IconButton } from '../parts/icon-button.tsx';
 import { Failed, Loading } from '../parts/states.tsx';
 import { toast } from 'sonner';
 import { Brand } from './brand.tsx';
@@ -124,28 +125,6 @@ function Header() {
         </div>
       </div>
     </header>
-  );
-}
-
-function IconButton({
-  label,
-  onClick,
-  children,
-}: {
-  label: string;
-  onClick: () => void;
-  children: React.ReactNode;
-}) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      onClick={onClick}
-      className="grid size-9 place-items-center rounded-lg hover:bg-mist"
-    >
-      {children}
-    </button>
   );
 }
 

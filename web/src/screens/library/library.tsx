@@ -23,7 +23,7 @@ import { Empty } from '../../parts/states.tsx';
 import { FOUNDATION_WORDS, MOVE_WORDS, POSITION_WORDS, PROP_WORDS } from '../../parts/words.ts';
 
 const ANY = { value: '', name: 'any' };
-const CARD_PX = 184;
+const CARD_PX = 194;
 const LEAST_CARD_WIDTH = 230;
 
 /** Every exercise, by what one looks for. The filters stand in the address, so that they can be kept. */
@@ -60,7 +60,7 @@ export function Component() {
         <input
           type="search"
           aria-label="Search the library"
-          placeholder="Search names and other names"
+          placeholder="Search names"
           value={get('q')}
           onChange={(event) => set('q', event.target.value)}
           className={`${inputClass} sm:col-span-3 lg:col-span-1`}

@@ -4,6 +4,7 @@ import type { School } from '@wrenfern/core/plan/plan';
 import { shareOfTime } from '@wrenfern/core/plan/timing/timeline';
 import { Button } from '../../parts/button.tsx';
 import { Field, inputClass } from '../../parts/field.tsx';
+import { IconButton } from '../../parts/icon-button.tsx';
 import { Select } from '../../parts/select.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
@@ -152,27 +153,27 @@ function Parts() {
                 } else event.target.value = segment.name;
               }}
             />
-            <SmallButton
+            <IconButton
               label={`${segment.name} earlier`}
               disabled={index === 0}
               onClick={() => edit({ type: 'moveSegment', segmentId: segment.id, index: index - 1 })}
             >
               <ArrowUp size={15} aria-hidden />
-            </SmallButton>
-            <SmallButton
+            </IconButton>
+            <IconButton
               label={`${segment.name} later`}
               disabled={index === plan.segments.length - 1}
               onClick={() => edit({ type: 'moveSegment', segmentId: segment.id, index: index + 1 })}
             >
               <ArrowDown size={15} aria-hidden />
-            </SmallButton>
-            <SmallButton
+            </IconButton>
+            <IconButton
               label={`Remove ${segment.name} with its exercises`}
               disabled={plan.segments.length === 1}
               onClick={() => edit({ type: 'removeSegment', segmentId: segment.id })}
             >
               <Trash2 size={15} aria-hidden />
-            </SmallButton>
+            </IconButton>
           </li>
         ))}
       </ul>
@@ -185,30 +186,5 @@ function Parts() {
         </Button>
       </div>
     </section>
-  );
-}
-
-function SmallButton({
-  label,
-  disabled,
-  onClick,
-  children,
-}: {
-  label: string;
-  disabled: boolean;
-  onClick: () => void;
-  children: React.ReactNode;
-}) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      disabled={disabled}
-      onClick={onClick}
-      className="grid size-8 shrink-0 place-items-center rounded-lg hover:bg-mist disabled:opacity-35"
-    >
-      {children}
-    </button>
   );
 }
