@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Dose } from './dose.ts';
+import { KeyPose, View } from './pose.ts';
 import {
   BodyPart,
   Demand,
@@ -29,19 +30,25 @@ export const PropUse = z.strictObject({
 });
 export type PropUse = z.infer<typeof PropUse>;
 
-const MachineSetting = z.strictObject({
-  springs: words.optional(),
+const springs = z.number().int().min(0).max(5);
+
+export const MachineSetting = z.strictObject({
+  /** How many springs of each strength; studios give their own springs one of these strengths. */
+  springs: z.strictObject({ heavy: springs, medium: springs, light: springs }).partial().optional(),
+  /** What another spring does: it loads a press and carries a support. */
+  moreSpring: z.enum(['harder', 'easier']).optional(),
   bar: z.enum(['high', 'middle', 'low', 'off']).optional(),
   headrest: z.enum(['up', 'middle', 'down']).optional(),
   loops: z.enum(['short', 'long', 'none']).optional(),
   facing: z.enum(['feet to bar', 'head to bar', 'side']).optional(),
   box: z.enum(['none', 'long', 'short']).optional(),
 });
+export type MachineSetting = z.infer<typeof MachineSetting>;
 
 const FoundationDepth = z.strictObject({ foundation: Foundation, depth: Depth });
 
-/** A figure's key poses are named in `body/shapes`; an option shows one to four of them. */
-const poses = z.array(z.string().min(1)).min(1).max(4);
+/** Start, reach, other end: an option is drawn and weighed from these. */
+const poses = z.array(KeyPose).min(1).max(4);
 
 /** One way of doing an exercise, one change away from its neighbours. */
 export const Option = z.strictObject({
@@ -51,8 +58,8 @@ export const Option = z.strictObject({
   change: words,
   levers: z.array(Lever).min(1),
   demands: z.array(Demand),
-  /** How hard it works a practised body: 0 rest, 1 gentle, 2 light, 3 moderate, 4 strong, 5 very strong. */
-  effort: z.number().int().min(0).max(5),
+  /** Why this step comes after an option that the body model weighs as harder, where it does. */
+  lighterBecause: words.optional(),
   feel: words,
   stepBack: words,
   props: z.array(PropUse).default([]),
@@ -108,7 +115,8 @@ export const Exercise = z
     counters: z.array(SLUG).default([]),
     /** Stand-ins with the same position and a shared aim, best first. */
     swaps: z.array(SLUG).min(1),
-    floor: z.strictObject({ lengthM: z.number().positive(), widthM: z.number().positive() }),
+    /** From where the figure is seen. */
+    view: View.default('side'),
   })
   .superRefine((exercise, context) => {
     exercise.options.forEach((option, index) => {

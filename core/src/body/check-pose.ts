@@ -1,0 +1,105 @@
+import { BODY_SIDES } from './full-pose.ts';
+import { JOINT_LIMITS, type JointRange } from './joint-limits.ts';
+import { ballJointAngles, hingeAngle, type Body } from './skeleton.ts';
+import { extent, PARTS, partSolids } from './solids.ts';
+import { compose, dot, invert, rotate, toDegrees, UP, type Turn } from './space.ts';
+
+/** Something about a pose that a body could not do or a picture should not show. */
+export interface PoseFault {
+  kind: 'joint' | 'underground' | 'unreached';
+  sentence: string;
+}
+
+/** Two centimetres on a body of 1.70 m. */
+const TOLERANCE = 0.012;
+
+export function faultsOf(body: Body): PoseFault[] {
+  return [...jointFaults(body), ...undergroundFaults(body), ...reachFaults(body)];
+}
+
+function jointFaults(body: Body): PoseFault[] {
+  const faults: PoseFault[] = [];
+  const test = (name: string, range: JointRange, degrees: number) => {
+    const [least, most] = range;
+    if (degrees >= least - 1 && degrees <= most + 1) return;
+    faults.push({
+      kind: 'joint',
+      sentence: `${name} is at ${degrees.toFixed(0)}°; a body goes from ${least}° to ${most}°.`,
+    });
+  };
+  const { pose } = body;
+  const back = ['low back', 'middle back', 'upper back', 'neck'] as const;
+  back.forEach((name, index) => {
+    const limit = JOINT_LIMITS[name];
+    test(`${name}: rounding`, limit.round, pose.round[index as 0]);
+    test(`${name}: side-bend`, limit.side, pose.side[index as 0]);
+    test(`${name}: turn`, limit.turn, pose.turn[index as 0]);
+  });
+  for (const side of BODY_SIDES) {
+    const limbs = body[side];
+    const hip = ballJointAngles(body.pelvisTurn, limbs.thigh, side);
+    test(`${side} hip: flexion`, JOINT_LIMITS.hip.flex, hip.flex);
+    test(`${side} hip: opening`, JOINT_LIMITS.hip.out, hip.out);
+    test(`${side} knee`, JOINT_LIMITS.knee, signedHinge(limbs.thigh, limbs.shank, -1));
+    test(`${side} elbow`, JOINT_LIMITS.elbow, hingeAngle(limbs.upperArm, limbs.forearm));
+    test(`${side} ankle`, JOINT_LIMITS.ankle, pointOf(limbs.shank, limbs.foot));
+    const arm = ballJointAngles(body.highTurn, limbs.upperArm, side);
+    if (Math.abs(arm.out) < 60)
+      test(`${side} shoulder: lift`, JOINT_LIMITS.shoulder.flex, fold(arm.flex));
+  }
+  return faults;
+}
+
+/** Overhead and a little beyond is the same as far behind: count it as forward lift. */
+function fold(degrees: number): number {
+  return degrees < -90 ? degrees + 360 : degrees;
+}
+
+/** The bend of a hinge, negative where it goes the wrong way. */
+function signedHinge(upper: Turn, lower: Turn, way: 1 | -1): number {
+  const local = rotate(compose(invert(upper), lower), [0, -1, 0]);
+  return toDegrees(Math.atan2(way * local[0], -local[1]));
+}
+
+/** How far a foot is pointed: 0 square to the shank. */
+export function pointOf(shank: Turn, foot: Turn): number {
+  const front = rotate(foot, [1, 0, 0]);
+  const down = rotate(shank, [0, -1, 0]);
+  return toDegrees(Math.asin(Math.max(-1, Math.min(1, dot(front, down)))));
+}
+
+function undergroundFaults(body: Body): PoseFault[] {
+  if (body.pose.machine) return [];
+  const faults: PoseFault[] = [];
+  for (const part of PARTS) {
+    for (const solid of partSolids(body, part)) {
+      const low = solid.centre[1] - extent(solid, UP);
+      if (low >= -TOLERANCE) continue;
+      const depth = Math.round(-low * 170);
+      faults.push({
+        kind: 'underground',
+        sentence: `${solid.side ? `the ${solid.side} ` : 'the '}${part} is ${depth} cm under the floor.`,
+      });
+    }
+  }
+  return faults;
+}
+
+/** A hand or foot that was to be put somewhere and does not get there. */
+function reachFaults(body: Body): PoseFault[] {
+  const faults: PoseFault[] = [];
+  for (const side of BODY_SIDES) {
+    const { arm, leg } = body.pose[side];
+    const limbs = body[side];
+    const test = (what: string, target: string | undefined, away: number) => {
+      if (!target || away <= TOLERANCE) return;
+      faults.push({
+        kind: 'unreached',
+        sentence: `the ${side} ${what} is ${Math.round(away * 170)} cm short of the ${target}.`,
+      });
+    };
+    test('hand', arm.hand, limbs.short.arm);
+    test('foot', leg.foot, limbs.short.leg);
+  }
+  return faults;
+}

@@ -1,0 +1,120 @@
+import type { RestPart } from '../movement/pose.ts';
+import type { BodySide } from './full-pose.ts';
+import { barPlace, BOX, CARRIAGE } from './machine.ts';
+import type { Body } from './skeleton.ts';
+import { extent, PARTS, partSolids } from './solids.ts';
+import { add, distance, mix, UP, type Vec3 } from './space.ts';
+
+/** A part of the body that something holds up. */
+export interface Contact {
+  part: RestPart;
+  side?: BodySide;
+  at: Vec3;
+  on: 'floor' | 'prop' | 'box' | 'bar';
+  /** How readily it takes weight: a limp arm on the mat takes little, the trunk takes much. */
+  firmness: number;
+}
+
+/** Two centimetres on a body of 1.70 m. */
+const NEAR = 0.012;
+
+/** Everything that touches the floor, what the pose says it rests on, the box or the bar. */
+export function contactsOf(body: Body): Contact[] {
+  const declared = new Map(body.pose.rest);
+  const contacts: Contact[] = [];
+  for (const part of PARTS) {
+    // The feet's solids hold the toes.
+    if (part === 'toes') continue;
+    const rest = declared.get(part) ?? (part === 'feet' ? declared.get('toes') : undefined);
+    for (const { side, centre, ...solid } of partSolids(body, part)) {
+      const under: Vec3 = [centre[0], centre[1] - extent(solid, UP), centre[2]];
+      const on = surfaceUnder(body, under, rest);
+      if (!on) continue;
+      const contact = {
+        part,
+        ...(side ? { side } : {}),
+        on,
+        firmness: firmnessOf(body, part, side, rest !== undefined),
+      };
+      for (const at of TRUNK_PARTS.has(part) ? patchOf(under, solid) : [under]) {
+        contacts.push({ ...contact, at });
+      }
+    }
+  }
+  return [...contacts, ...barContacts(body)];
+}
+
+const TRUNK_PARTS: ReadonlySet<RestPart> = new Set(['pelvis', 'waist', 'ribs', 'shoulders']);
+
+/** Flesh flattens: the trunk bears on a patch, here its four corners. */
+function patchOf(under: Vec3, solid: Parameters<typeof extent>[0]): Vec3[] {
+  const share = 0.6;
+  const long = extent(solid, [1, 0, 0]) * share;
+  const wide = extent(solid, [0, 0, 1]) * share;
+  return [
+    add(under, [long, 0, wide]),
+    add(under, [long, 0, -wide]),
+    add(under, [-long, 0, wide]),
+    add(under, [-long, 0, -wide]),
+  ];
+}
+
+function firmnessOf(
+  body: Body,
+  part: RestPart,
+  side: BodySide | undefined,
+  declared: boolean,
+): number {
+  if (TRUNK_PARTS.has(part)) return 1;
+  if (declared) return 1;
+  if (side && (part === 'hands' || part === 'elbows')) {
+    return body[side].planted.arm && body.pose[side].arm.hand !== 'thigh' ? 0.6 : 0.02;
+  }
+  return part === 'head' ? 0.3 : 0.4;
+}
+
+function surfaceUnder(
+  body: Body,
+  at: Vec3,
+  declared: number | undefined,
+): Contact['on'] | undefined {
+  if (declared !== undefined && Math.abs(at[1] - declared) < NEAR) {
+    return declared < NEAR ? 'floor' : body.pose.machine?.box === 'none' ? 'prop' : 'box';
+  }
+  if (Math.abs(at[1]) < NEAR) return 'floor';
+  const machine = body.pose.machine;
+  if (machine && machine.box !== 'none' && Math.abs(at[1] - BOX.height) < NEAR) {
+    const half = (machine.box === 'long' ? BOX.long : BOX.short) / 2;
+    if (Math.abs(at[0] - machine.middle) < half) return 'box';
+  }
+  if (machine && at[1] < 0 && at[1] > -CARRIAGE.thickness) return 'floor';
+  return undefined;
+}
+
+const ON_BAR = 0.09;
+
+function barContacts(body: Body): Contact[] {
+  const machine = body.pose.machine;
+  if (!machine) return [];
+  const [x, y] = barPlace(machine);
+  const contacts: Contact[] = [];
+  for (const side of ['right', 'left'] as const) {
+    const limbs = body[side];
+    const bar: Vec3 = [x, y, limbs.ankle[2]];
+    if (body.pose[side].leg.foot?.includes('bar')) {
+      contacts.push({ part: 'feet', side, at: bar, on: 'bar', firmness: 0.4 });
+    }
+    const palm = mix(limbs.wrist, limbs.hand, 0.45);
+    const onBar = distance([palm[0], palm[1], 0], [x, y + 0.03, 0]) < ON_BAR;
+    if (body.pose[side].arm.hand === 'bar' && onBar) {
+      contacts.push({
+        part: 'hands',
+        side,
+        at: add(bar, [0, 0, palm[2] - bar[2]]),
+        on: 'bar',
+        firmness: 0.8,
+      });
+    }
+  }
+  return contacts;
+}

@@ -1,0 +1,274 @@
+import type { Exercise, MachineSetting, Option } from '../movement/exercise.ts';
+import { BODY_SIDES } from './full-pose.ts';
+import { bodiesOf } from './option-body.ts';
+import type { Body } from './skeleton.ts';
+import { distance, dot, rotate, toDegrees, type Vec3, UP } from './space.ts';
+import { weigh, type Statics } from './statics.ts';
+
+/** One reason why an option asks what it asks. */
+export interface DemandPart {
+  name:
+    | 'trunk lever'
+    | 'leg lever'
+    | 'arm load'
+    | 'neck'
+    | 'moving limbs'
+    | 'base'
+    | 'range'
+    | 'spring';
+  /** Points of the hundred that it gives. */
+  points: number;
+  /** What was measured, in words with numbers. */
+  because: string;
+}
+
+export interface Demand {
+  /** 0 rest to 100. */
+  score: number;
+  parts: DemandPart[];
+}
+
+/**
+ * The most that each part can give and the measure at which it gives it. The measures are moments
+ * as shares of body weight times stature near the top of what the library's hardest options show;
+ * the points weigh what tires and what is hard to control. Common practice decides the weights, not
+ * a published scale: they order options, they are no unit of work.
+ */
+const SCALE = {
+  'trunk lever': { most: 30, full: 0.11 },
+  'leg lever': { most: 20, full: 0.085 },
+  'arm load': { most: 16, full: 1 },
+  neck: { most: 4, full: 0.012 },
+  'moving limbs': { most: 10, full: 4 },
+  base: { most: 10, full: 1 },
+  range: { most: 8, full: 160 },
+  spring: { most: 16, full: 260 },
+} as const satisfies Record<DemandPart['name'], { most: number; full: number }>;
+
+const DEMANDS = new WeakMap<Option, Demand>();
+
+/** How much an option asks by the body model, and of what that is made. */
+export function demandOf(option: Option): Demand {
+  const known = DEMANDS.get(option);
+  if (known) return known;
+  const made = measure(option);
+  DEMANDS.set(option, made);
+  return made;
+}
+
+/** The demand on the scale that classes are planned with: 0 rest to 5 very strong. */
+export function effortOf(option: Option): number {
+  const most = 5;
+  const points = 13.5;
+  return Math.min(most, Math.round((demandOf(option).score / points) * 2) / 2);
+}
+
+/** The standard option's effort. */
+export function effortOfExercise(exercise: Exercise): number {
+  const option = exercise.options[exercise.standard - 1];
+  return option ? effortOf(option) : 0;
+}
+
+function measure(option: Option): Demand {
+  const bodies = bodiesOf(option);
+  const statics = bodies.map((body) => weigh(body));
+  const held = supportedBy(option);
+  const parts = [
+    trunkLever(statics, held),
+    legLever(bodies, statics),
+    armLoad(statics),
+    neckLoad(bodies, statics),
+    movingLimbs(bodies),
+    baseOf(bodies, statics, held),
+    rangeOf(bodies),
+    springOf(option.settings),
+  ].filter(({ points }) => points > 0);
+  const score = parts.reduce((sum, { points }) => sum + points, 0);
+  return { score: Math.round(Math.min(100, score)), parts };
+}
+
+function part(name: DemandPart['name'], value: number, because: string): DemandPart {
+  const { most, full } = SCALE[name];
+  const points = Math.min(1, Math.max(0, value / full)) * most;
+  return { name, points: Math.round(points * 10) / 10, because };
+}
+
+/** Shares of the trunk's lever that a prop or a strap takes over. */
+function supportedBy(option: Option): number {
+  const propped = option.props.some(
+    ({ role, place }) =>
+      role === 'support' && /low back|shoulder blades|ribs|under body/.test(place),
+  );
+  const strapped = option.poses.some(
+    (pose) => typeof pose !== 'string' && pose.machine?.straps === 'hands',
+  );
+  return propped || (strapped && option.levers.includes('support')) ? 0.35 : 0;
+}
+
+/** What is lifted by hand is not carried by the trunk alone. */
+const HANDS_CARRY = 0.3;
+
+function trunkLever(statics: readonly Statics[], held: number): DemandPart {
+  const most = Math.max(...statics.map(({ moments }) => moments.lowBack));
+  const value = most * (1 - held);
+  return part(
+    'trunk lever',
+    value - LEAST_LEVER,
+    `gravity turns the upper body about L5/S1 with ${perMille(most)}${held > 0 ? ', a third of it taken by the support' : ''}`,
+  );
+}
+
+/** Moments of lying quietly, which ask nothing. */
+const LEAST_LEVER = 0.016;
+
+function legLever(bodies: readonly Body[], statics: readonly Statics[]): DemandPart {
+  let [most, both] = [0, 0];
+  statics.forEach(({ moments, supports }, index) => {
+    const free = BODY_SIDES.map((side) => {
+      const stands = supports.some(
+        (at) => at.side === side && at.share > 0.01 && ['feet', 'toes', 'knees'].includes(at.part),
+      );
+      const held = isHeld(bodies[index], side) ? HANDS_CARRY : 1;
+      const weightBearing = Math.min(moments.hip[side], 0.06) * 0.5;
+      return stands ? Math.max(0, weightBearing - 0.008) : moments.hip[side] * held;
+    });
+    const sum = (free[0] ?? 0) + (free[1] ?? 0);
+    if (sum > both) [both, most] = [sum, Math.max(...free)];
+  });
+  return part(
+    'leg lever',
+    both - 0.008,
+    `the legs turn about the hips with ${perMille(both)}, the greater with ${perMille(most)}`,
+  );
+}
+
+function isHeld(body: Body | undefined, side: 'right' | 'left'): boolean {
+  if (!body) return false;
+  const holds = /thigh|knee|shin|ankle|foot/;
+  const own = body.pose[side].arm.hand ?? '';
+  const other = body.pose[side === 'right' ? 'left' : 'right'].arm.hand ?? '';
+  const strap = body.pose.machine?.straps === 'feet';
+  return strap || (holds.test(own) && !own.startsWith('other')) || /^other/.test(other);
+}
+
+function armLoad(statics: readonly Statics[]): DemandPart {
+  let [value, hands, lever] = [0, 0, 0];
+  for (const { onHands, onElbows, moments } of statics) {
+    const shoulders = moments.shoulder.right + moments.shoulder.left;
+    const borne = (onHands + onElbows * 0.8) / 0.75;
+    const asked = borne * 0.8 + Math.max(0, shoulders - 0.017) / 0.12;
+    if (asked > value) [value, hands, lever] = [asked, onHands + onElbows, shoulders];
+  }
+  return part(
+    'arm load',
+    value,
+    `the arms carry ${Math.round(hands * 100)} % of body weight and turn about the shoulders with ${perMille(lever)}`,
+  );
+}
+
+function neckLoad(bodies: readonly Body[], statics: readonly Statics[]): DemandPart {
+  const values = statics.map(({ moments, supports }, index) => {
+    const body = bodies[index];
+    const rests = supports.some(({ part: name, share }) => name === 'head' && share > 0);
+    const handed =
+      body &&
+      [body.right, body.left].some(({ planted }) => planted.arm) &&
+      /head|forehead|ear/.test(`${body.pose.right.arm.hand ?? ''}${body.pose.left.arm.hand ?? ''}`);
+    if (!body || rests || handed) return 0;
+    const lifted = 1 - Math.abs(dot(rotate(body.highTurn, UP), UP));
+    return moments.neck + (body.pose.round[3] > 15 && lifted > 0.3 ? 0.006 : 0);
+  });
+  const most = Math.max(...values);
+  return part('neck', most, `nothing carries the head: ${perMille(most)} about the neck`);
+}
+
+/** A hand, foot or head that goes farther than this has moved. */
+const MOVED = 0.08;
+
+function movingLimbs(bodies: readonly Body[]): DemandPart {
+  const ends: ((body: Body) => Vec3)[] = [
+    (body) => body.right.hand,
+    (body) => body.left.hand,
+    (body) => body.right.toe,
+    (body) => body.left.toe,
+  ];
+  const [first] = bodies;
+  if (!first) return part('moving limbs', 0, 'nothing moves');
+  const moved = ends.filter((end) =>
+    bodies.some((body) => distance(fromHips(body, end(body)), fromHips(first, end(first))) > MOVED),
+  ).length;
+  return part('moving limbs', moved, `${moved} of four limbs travel`);
+}
+
+function fromHips(body: Body, place: Vec3): Vec3 {
+  return [place[0] - body.hips[0], place[1] - body.hips[1], place[2] - body.hips[2]];
+}
+
+/** The less floor is under a body and the nearer its weight is to the rim, the more balance. */
+function baseOf(bodies: readonly Body[], statics: readonly Statics[], held: number): DemandPart {
+  const values = statics.map(({ supports, balanced, centre }, index) => {
+    const places = supports.filter(({ share }) => share > 0.01).map(({ at }) => at);
+    const spread = (axis: 0 | 2): number =>
+      places.length === 0
+        ? 0
+        : Math.max(...places.map((at) => at[axis])) - Math.min(...places.map((at) => at[axis]));
+    const narrow = 1 - Math.min(1, spread(0) / 0.35) * 0.5 - Math.min(1, spread(2) / 0.16) * 0.5;
+    const height = Math.min(1, centre[1] / 0.5);
+    const wobble = bodies[index]?.pose.rest.some(([, at]) => at > 0.3) ? 0.5 : 0;
+    return (balanced ? narrow * (0.5 + height) : 0.55 * (1 - held)) + wobble;
+  });
+  const most = Math.max(...values);
+  return part('base', most - 0.15, most > 0.6 ? 'the base is small' : 'the base is wide');
+}
+
+function rangeOf(bodies: readonly Body[]): DemandPart {
+  const change = (a: Body, b: Body): number =>
+    [0, 1, 2].reduce((sum, index) => {
+      const at = index as 0 | 1 | 2;
+      return (
+        sum +
+        Math.abs(a.pose.round[at] - b.pose.round[at]) +
+        Math.abs(a.pose.side[at] - b.pose.side[at]) +
+        Math.abs(a.pose.turn[at] - b.pose.turn[at])
+      );
+    }, 0) +
+    tilt(a, b) * 0.5;
+  let most = 0;
+  bodies.slice(1).forEach((body, index) => {
+    const before = bodies[index];
+    if (before) most = Math.max(most, change(before, body));
+  });
+  return part('range', most, `the back and pelvis go through ${Math.round(most)}°`);
+}
+
+function tilt(a: Body, b: Body): number {
+  const between = dot(rotate(a.pelvisTurn, UP), rotate(b.pelvisTurn, UP));
+  return toDegrees(Math.acos(Math.max(-1, Math.min(1, between))));
+}
+
+/** Newtons at mid stroke of a stand-in set of springs; a studio's own are measured. */
+export const STAND_IN_SPRING_N = { heavy: 110, medium: 75, light: 40 } as const;
+
+export function springForceN(settings: MachineSetting | undefined): number {
+  const { heavy = 0, medium = 0, light = 0 } = settings?.springs ?? {};
+  return (
+    heavy * STAND_IN_SPRING_N.heavy +
+    medium * STAND_IN_SPRING_N.medium +
+    light * STAND_IN_SPRING_N.light
+  );
+}
+
+function springOf(settings: MachineSetting | undefined): DemandPart {
+  const force = springForceN(settings);
+  if (force === 0) return part('spring', 0, 'no spring');
+  if (settings?.moreSpring === 'easier') {
+    const missing = Math.max(0, 200 - force);
+    return part('spring', missing * 0.8, `the spring carries about ${force} N; less is harder`);
+  }
+  return part('spring', force, `the spring pulls with about ${force} N at mid stroke`);
+}
+
+/** Thousandths of body weight times stature. */
+function perMille(moment: number): string {
+  return `${Math.round(moment * 1000)} ‰ of weight × stature`;
+}

@@ -1,0 +1,124 @@
+import type { PropUse } from '../../movement/exercise.ts';
+import type { View } from '../../movement/pose.ts';
+import { mixBodies } from '../motion.ts';
+import type { Body } from '../skeleton.ts';
+import { distance, type Vec3 } from '../space.ts';
+import { cameraFor, project, type Camera, type Point } from './camera.ts';
+import { paintFlesh, type Tone } from './flesh.ts';
+import { paintGround, paintMachine, paintProp, type FurniturePart } from './furniture.ts';
+import { curvePath, SCALE } from './outline.ts';
+
+/** One shape of the picture, in SVG path data with y down; SCALE units to a stature. */
+export interface FigurePart {
+  tone: Tone | FurniturePart['tone'];
+  d: string;
+  /** A rim in the colour of the paper keeps a limb apart from what it crosses. */
+  rim?: string;
+  /** Drawn as a line, not filled. */
+  line?: boolean;
+}
+
+export interface Frame {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+/** A picture of one moment: its parts from back to front and the room that it takes. */
+export interface Figure {
+  parts: FigurePart[];
+  ground: string;
+  frame: Frame;
+}
+
+export function drawBody(body: Body, view: View, props: readonly PropUse[] = []): Figure {
+  const camera = cameraFor(view);
+  const flesh = paintFlesh(body, camera);
+  const furniture = [
+    ...props.map((use) => paintProp(use, body, camera)),
+    ...paintMachine(body, camera),
+  ];
+  const points: Point[] = [
+    ...flesh.flatMap((part) =>
+      part.spots.flatMap(({ x, y, xx, yy }) => [
+        { x: x - Math.sqrt(xx), y: y - Math.sqrt(yy) },
+        { x: x + Math.sqrt(xx), y: y + Math.sqrt(yy) },
+      ]),
+    ),
+    ...furniture.flatMap((part) => part.points),
+  ];
+  const ground = paintGround(body, camera);
+  const parts = [...flesh, ...furniture]
+    .sort((a, b) => a.depth - b.depth)
+    .map((part): FigurePart => {
+      if ('line' in part)
+        return { tone: part.tone, d: part.d, ...(part.line ? { line: true } : {}) };
+      return { tone: part.tone, d: part.d, ...(part.rim ? { rim: part.rim } : {}) };
+    });
+  return { parts, ground: ground.d, frame: frameAround([...points, ...ground.points]) };
+}
+
+function frameAround(points: readonly Point[]): Frame {
+  const xs = points.map(({ x }) => x);
+  const ys = points.map(({ y }) => y);
+  const margin = 0.03;
+  const [left, right] = [Math.min(...xs) - margin, Math.max(...xs) + margin];
+  const [low, high] = [Math.min(...ys) - margin, Math.max(...ys) + margin];
+  return {
+    x: left * SCALE,
+    y: -high * SCALE,
+    width: (right - left) * SCALE,
+    height: (high - low) * SCALE,
+  };
+}
+
+/** A frame that holds all of these, so that a moving figure does not jump. */
+export function joinFrames(frames: readonly Frame[]): Frame {
+  const left = Math.min(...frames.map(({ x }) => x));
+  const top = Math.min(...frames.map(({ y }) => y));
+  const right = Math.max(...frames.map(({ x, width }) => x + width));
+  const bottom = Math.max(...frames.map(({ y, height }) => y + height));
+  return { x: left, y: top, width: right - left, height: bottom - top };
+}
+
+/** Widens a frame to a proportion (width over height), keeping the ground at the same place below. */
+export function fitFrame(frame: Frame, proportion: number): Frame {
+  const width = Math.max(frame.width, frame.height * proportion);
+  const height = width / proportion;
+  return {
+    x: frame.x - (width - frame.width) / 2,
+    y: frame.y - (height - frame.height) * 0.7,
+    width,
+    height,
+  };
+}
+
+/** Less than this is not worth an arrow. */
+const LEAST_MOVE = 0.09;
+
+/** The way of the hand, foot, knee or head that moves most between two bodies. */
+export function arrowBetween(a: Body, b: Body, view: View): string | undefined {
+  const camera = cameraFor(view);
+  const ends: ((body: Body) => Vec3)[] = [
+    (body) => body.right.hand,
+    (body) => body.left.hand,
+    (body) => body.right.toe,
+    (body) => body.left.toe,
+    (body) => body.right.knee,
+    (body) => body.left.knee,
+    (body) => body.head,
+    (body) => body.hips,
+  ];
+  let best: { place: (body: Body) => Vec3; far: number } | undefined;
+  for (const place of ends) {
+    const far = distance(place(a), place(b));
+    if (!best || far > best.far + 0.01) best = { place, far };
+  }
+  if (!best || best.far < LEAST_MOVE) return undefined;
+  return curvePath(wayOf(best.place, a, b, camera));
+}
+
+function wayOf(place: (body: Body) => Vec3, a: Body, b: Body, camera: Camera): Point[] {
+  return [0.08, 0.3, 0.5, 0.7, 0.92].map((t) => project(camera, place(mixBodies(a, b, t))));
+}

@@ -1,0 +1,106 @@
+import { rimOf, type Point, type Spot } from './camera.ts';
+
+/** Units that a stature is drawn in, so that numbers in paths stay short. */
+export const SCALE = 100;
+
+/** A chain of spots filled in between, as SVG path data; y points down. */
+export function chainPath(spots: readonly Spot[]): string {
+  let path = '';
+  spots.forEach((spot, index) => {
+    path += ellipsePath(spot);
+    const next = spots[index + 1];
+    if (next) path += bridgePath(spot, next);
+  });
+  return path;
+}
+
+/** Half the length and width of an ellipse and the degrees by which it is turned. */
+function shapeOf({ xx, xy, yy }: Spot): { long: number; short: number; turn: number } {
+  const middle = (xx + yy) / 2;
+  const spread = Math.hypot((xx - yy) / 2, xy);
+  return {
+    long: Math.sqrt(Math.max(1e-9, middle + spread)),
+    short: Math.sqrt(Math.max(1e-9, middle - spread)),
+    turn: Math.atan2(xy, (xx - yy) / 2) / 2,
+  };
+}
+
+/**
+ * Two half ellipses. The radii are written a little small: a renderer scales radii up until they
+ * fit the chord, whereas radii that are too long by a hair would tilt the halves.
+ */
+function ellipsePath(spot: Spot): string {
+  const { long, short, turn } = shapeOf(spot);
+  const x = Math.cos(turn) * long;
+  const y = Math.sin(turn) * long;
+  const radii = `${show(long * 0.98)} ${show(short * 0.98)} ${(-turn * 57.2958).toFixed(0)}`;
+  const [ax, ay] = [show(spot.x - x), show(y - spot.y)];
+  const [bx, by] = [show(spot.x + x), show(-y - spot.y)];
+  return `M${ax} ${ay}A${radii} 1 0 ${bx} ${by}A${radii} 1 0 ${ax} ${ay}Z`;
+}
+
+function bridgePath(from: Spot, to: Spot): string {
+  const [dx, dy] = [to.x - from.x, to.y - from.y];
+  const apart = Math.hypot(dx, dy);
+  if (apart < 1e-4) return '';
+  const across = { x: -dy / apart, y: dx / apart };
+  const back = { x: -across.x, y: -across.y };
+  return polygonPath([rimOf(from, across), rimOf(to, across), rimOf(to, back), rimOf(from, back)]);
+}
+
+/** Wound the same way round as the ellipses, so that overlaps fill instead of cancelling. */
+export function polygonPath(points: readonly Point[]): string {
+  const wound = areaOf(points) > 0 ? points : [...points].reverse();
+  return `M${wound.map(({ x, y }) => `${show(x)} ${show(-y)}`).join('L')}Z`;
+}
+
+export function linePath(points: readonly Point[]): string {
+  return `M${points.map(({ x, y }) => `${show(x)} ${show(-y)}`).join('L')}`;
+}
+
+/** A smooth line through points: quadratic curves between the middles. */
+export function curvePath(points: readonly Point[]): string {
+  const [first, ...rest] = points;
+  const last = rest.at(-1);
+  if (!first || !last) return '';
+  let path = `M${show(first.x)} ${show(-first.y)}`;
+  rest.slice(0, -1).forEach((point, index) => {
+    const next = rest[index + 1] ?? last;
+    const middle =
+      index === rest.length - 2 ? last : { x: (point.x + next.x) / 2, y: (point.y + next.y) / 2 };
+    path += `Q${show(point.x)} ${show(-point.y)} ${show(middle.x)} ${show(-middle.y)}`;
+  });
+  return rest.length === 1 ? linePath(points) : path;
+}
+
+function areaOf(points: readonly Point[]): number {
+  let area = 0;
+  points.forEach((point, index) => {
+    const next = points[(index + 1) % points.length] ?? point;
+    area += point.x * next.y - next.x * point.y;
+  });
+  return area;
+}
+
+/** The smallest polygon around points (Andrew's monotone chain). */
+export function hullOf(points: readonly Point[]): Point[] {
+  const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y);
+  const half = (ordered: readonly Point[]): Point[] => {
+    const chain: Point[] = [];
+    for (const point of ordered) {
+      while (chain.length > 1 && !turnsLeft(chain.at(-2), chain.at(-1), point)) chain.pop();
+      chain.push(point);
+    }
+    return chain.slice(0, -1);
+  };
+  return [...half(sorted), ...half([...sorted].reverse())];
+}
+
+function turnsLeft(a: Point | undefined, b: Point | undefined, c: Point): boolean {
+  if (!a || !b) return true;
+  return (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x) > 0;
+}
+
+export function show(share: number): string {
+  return String(Math.round(share * SCALE * 10) / 10);
+}

@@ -1,0 +1,106 @@
+import type {
+  ArmPose,
+  Curve,
+  KeyPose,
+  LegPose,
+  MachinePose,
+  Pose,
+  RestPart,
+} from '../movement/pose.ts';
+
+export type BodySide = 'right' | 'left';
+export const BODY_SIDES = ['right', 'left'] as const;
+
+/** A pose with nothing left open. */
+export interface FullPose {
+  name: string;
+  lean: number;
+  roll: number;
+  face: number;
+  round: Curve;
+  side: Curve;
+  turn: Curve;
+  right: { arm: ArmPose; leg: LegPose };
+  left: { arm: ArmPose; leg: LegPose };
+  /** One or two parts with their heights, the one that stays first. */
+  rest: [RestPart, number][];
+  along: number;
+  machine: MachinePose | undefined;
+}
+
+export const MACHINE_AT_REST: MachinePose = {
+  bar: 'ahead',
+  height: 'middle',
+  out: 0,
+  middle: 0,
+  straps: 'none',
+  box: 'none',
+  board: false,
+};
+
+const NONE: Curve = [0, 0, 0, 0];
+
+const STANDING: FullPose = {
+  name: 'standing tall',
+  lean: 0,
+  roll: 0,
+  face: 0,
+  round: NONE,
+  side: NONE,
+  turn: NONE,
+  right: { arm: {}, leg: {} },
+  left: { arm: {}, leg: {} },
+  rest: [['feet', 0]],
+  along: 0,
+  machine: undefined,
+};
+
+/** Fills a pose from the shape it starts with. Throws where a shape does not exist. */
+export function completePose(key: KeyPose, shapes: ReadonlyMap<string, Pose>): FullPose {
+  const pose: Pose = typeof key === 'string' ? { shape: key } : key;
+  const { shape, ...change } = pose;
+  if (shape === undefined) return applyChange(STANDING, change);
+  const base = shapes.get(shape);
+  if (!base) throw new Error(`no shape "${shape}"`);
+  return applyChange(completePose(base, shapes), change);
+}
+
+function applyChange(base: FullPose, change: Pose): FullPose {
+  const arm = (own: ArmPose | undefined, before: ArmPose) => own ?? change.arms ?? before;
+  const leg = (own: LegPose | undefined, before: LegPose) => own ?? change.legs ?? before;
+  return {
+    name: change.name ?? base.name,
+    lean: change.lean ?? base.lean,
+    roll: change.roll ?? base.roll,
+    face: change.face ?? base.face,
+    round: change.round ?? base.round,
+    side: change.side ?? base.side,
+    turn: change.turn ?? base.turn,
+    right: {
+      arm: arm(change.rightArm, base.right.arm),
+      leg: leg(change.rightLeg, base.right.leg),
+    },
+    left: {
+      arm: arm(change.leftArm, base.left.arm),
+      leg: leg(change.leftLeg, base.left.leg),
+    },
+    rest: change.rest ? (Object.entries(change.rest) as [RestPart, number][]) : base.rest,
+    along: change.along ?? base.along,
+    machine: change.machine
+      ? { ...(base.machine ?? MACHINE_AT_REST), ...change.machine }
+      : base.machine,
+  };
+}
+
+/** The same pose on the other side: limbs change places, bends and turns change their way. */
+export function mirrorPose(pose: FullPose): FullPose {
+  const flip = (curve: Curve): Curve => curve.map((degrees) => -degrees) as Curve;
+  return {
+    ...pose,
+    roll: -pose.roll,
+    side: flip(pose.side),
+    turn: flip(pose.turn),
+    right: pose.left,
+    left: pose.right,
+  };
+}

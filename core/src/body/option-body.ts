@@ -1,0 +1,67 @@
+import type { Exercise, Option } from '../movement/exercise.ts';
+import { mirrorPose } from './full-pose.ts';
+import { fullPose } from './shapes/index.ts';
+import { layOutBody, type Body } from './skeleton.ts';
+
+const BODIES = new WeakMap<Option, Body[]>();
+
+/** The bodies of an option's key poses, laid out once. */
+export function bodiesOf(option: Option): Body[] {
+  const known = BODIES.get(option);
+  if (known) return known;
+  const bodies = option.poses.map((pose) => layOutBody(fullPose(pose)));
+  BODIES.set(option, bodies);
+  return bodies;
+}
+
+/** The same for the second side. */
+export function mirroredBodiesOf(option: Option): Body[] {
+  return option.poses.map((pose) => layOutBody(mirrorPose(fullPose(pose))));
+}
+
+/** What the key poses show, in words, for those who do not see the picture. */
+export function describeOption(option: Option): string {
+  const names = bodiesOf(option).map(({ pose }) => pose.name);
+  const distinct = names.filter((name, index) => names.indexOf(name) === index);
+  const props = option.props.map((use) => `${use.prop.replace('-', ' ')} ${use.place}`);
+  return [distinct.join('; then '), ...props].join(', ');
+}
+
+/** Metres that a person of 1.75 m needs; never less than a mat. */
+export interface FloorSpace {
+  lengthM: number;
+  widthM: number;
+}
+
+const STATURE = 1.75;
+const MAT: FloorSpace = { lengthM: 1.8, widthM: 0.6 };
+const MARGIN_M = 0.1;
+
+/** The floor that the key poses of every option reach over. */
+export function floorSpaceOf(exercise: Exercise): FloorSpace {
+  const xs: number[] = [];
+  const zs: number[] = [];
+  for (const body of exercise.options.flatMap(bodiesOf)) {
+    for (const [x, , z] of outermost(body)) {
+      xs.push(x);
+      zs.push(z);
+    }
+  }
+  const metres = (places: number[]): number =>
+    Math.ceil(((Math.max(...places) - Math.min(...places)) * STATURE + MARGIN_M) * 10) / 10;
+  return {
+    lengthM: Math.max(MAT.lengthM, metres(xs)),
+    widthM: Math.max(MAT.widthM, metres(zs)),
+  };
+}
+
+function outermost(body: Body): (readonly [number, number, number])[] {
+  const limbs = [body.right, body.left].flatMap(({ hand, elbow, knee, heel, toe }) => [
+    hand,
+    elbow,
+    knee,
+    heel,
+    toe,
+  ]);
+  return [body.head, body.hips, ...limbs];
+}
