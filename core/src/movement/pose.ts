@@ -3,10 +3,10 @@ import { z } from 'zod';
 /** Angles in degrees, lengths in shares of stature, as in the rest of the body. */
 const degrees = z.number().min(-360).max(360);
 const share = z.number().min(-2).max(2);
-const place = z.tuple([share, share]);
+const place = z.tuple([share, share]).readonly();
 
 /** Lower back, middle back, upper back, neck. */
-const Curve = z.tuple([degrees, degrees, degrees, degrees]);
+const Curve = z.tuple([degrees, degrees, degrees, degrees]).readonly();
 export type Curve = z.infer<typeof Curve>;
 
 /** What a hand can be put on; the elbow bends as it must. */
@@ -54,7 +54,7 @@ export const ArmPose = z
     reach: share,
     hand: HandTarget,
     at: place,
-    elbow: z.tuple([share, share, share]),
+    elbow: z.tuple([share, share, share]).readonly(),
   })
   .partial();
 export type ArmPose = z.infer<typeof ArmPose>;
@@ -85,7 +85,7 @@ export const LegPose = z
     point: degrees,
     foot: FootTarget,
     at: place,
-    knee: z.tuple([share, share, share]),
+    knee: z.tuple([share, share, share]).readonly(),
   })
   .partial();
 export type LegPose = z.infer<typeof LegPose>;
