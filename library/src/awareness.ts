@@ -49,7 +49,13 @@ export const awareness: ExerciseInput[] = [
         demands: [],
         feel: 'The weight on the hand stays the same.',
         stepBack: 'Take the hand away if wrist or shoulder complains.',
-        poses: ['supine-bent'],
+        poses: [
+          {
+            shape: 'supine-bent',
+            name: 'lying, one hand under the low back, one on the ribs',
+            rightArm: { hand: 'ribs' },
+          },
+        ],
       },
     ],
     cues: [
@@ -210,7 +216,15 @@ export const awareness: ExerciseInput[] = [
         demands: [],
         feel: 'The pelvis tips like a bowl of water, a finger’s breadth.',
         stepBack: 'Breathe and only think the movement.',
-        poses: ['supine-bent'],
+        poses: [
+          'supine-arch',
+          {
+            shape: 'supine-bent',
+            name: 'lying, tail tipped a little',
+            lean: -94,
+            round: [4, 0, 0, 0],
+          },
+        ],
       },
       {
         name: 'Full rock',
@@ -219,7 +233,7 @@ export const awareness: ExerciseInput[] = [
         demands: ['flexion-unloaded', 'extension-small'],
         feel: 'The whole low back meets the mat, then leaves it.',
         stepBack: 'Make it smaller.',
-        poses: ['supine-tilt', 'supine-bent'],
+        poses: ['supine-arch', 'supine-tilt'],
       },
       {
         name: 'Ball under the pelvis',
@@ -229,7 +243,22 @@ export const awareness: ExerciseInput[] = [
         feel: 'The ball rolls a little under the tailbone.',
         stepBack: 'Let air out of the ball, or take it away.',
         props: [{ prop: 'small-ball', place: 'under pelvis', role: 'support' }],
-        poses: ['supine-bent'],
+        poses: [
+          {
+            shape: 'supine-bent',
+            name: 'lying, hips on a ball, low back long',
+            lean: -98,
+            round: [-6, 8, 18, 6],
+            rest: { pelvis: 0.1, shoulders: 0 },
+          },
+          {
+            shape: 'supine-bent',
+            name: 'lying, hips on a ball, tail curled up',
+            lean: -106,
+            round: [6, 8, 16, 4],
+            rest: { pelvis: 0.1, shoulders: 0 },
+          },
+        ],
       },
     ],
     cues: [
@@ -273,7 +302,20 @@ export const awareness: ExerciseInput[] = [
         demands: [],
         feel: 'One hip-bone point nears the ribs, the other slides away.',
         stepBack: 'Make it smaller.',
-        poses: ['supine-hands-ribs'],
+        poses: [
+          {
+            shape: 'supine-bent',
+            name: 'lying, hands on the hips, one hip drawn up',
+            side: [10, -6, -2, 0],
+            arms: { hand: 'hip', elbow: [0.05, 0, 1] },
+          },
+          {
+            shape: 'supine-bent',
+            name: 'lying, hands on the hips, the other hip drawn up',
+            side: [-10, 6, 2, 0],
+            arms: { hand: 'hip', elbow: [0.05, 0, 1] },
+          },
+        ],
       },
       {
         name: 'Hands on the mat',
@@ -282,7 +324,10 @@ export const awareness: ExerciseInput[] = [
         demands: ['side-bend'],
         feel: 'Knees stay to the ceiling while the hips sway.',
         stepBack: 'Hands back to the hips.',
-        poses: ['supine-bent'],
+        poses: [
+          { shape: 'supine-bent', name: 'lying, one hip drawn up', side: [10, -6, -2, 0] },
+          { shape: 'supine-bent', name: 'lying, the other hip drawn up', side: [-10, 6, 2, 0] },
+        ],
       },
       {
         name: 'Ball under the pelvis',
@@ -292,7 +337,24 @@ export const awareness: ExerciseInput[] = [
         feel: 'The ball tips to one side and the other.',
         stepBack: 'Take the ball away.',
         props: [{ prop: 'small-ball', place: 'under pelvis', role: 'support' }],
-        poses: ['supine-bent'],
+        poses: [
+          {
+            shape: 'supine-bent',
+            name: 'lying, hips on a ball, one hip drawn up',
+            lean: -100,
+            round: [0, 6, 18, 6],
+            rest: { pelvis: 0.1, shoulders: 0 },
+            side: [10, -6, -2, 0],
+          },
+          {
+            shape: 'supine-bent',
+            name: 'lying, hips on a ball, the other hip drawn up',
+            lean: -100,
+            round: [0, 6, 18, 6],
+            rest: { pelvis: 0.1, shoulders: 0 },
+            side: [-10, 6, 2, 0],
+          },
+        ],
       },
     ],
     cues: [
@@ -304,6 +366,7 @@ export const awareness: ExerciseInput[] = [
       ['Ribs shift too', 'Rest the hands on the ribs.'],
     ],
     prepares: ['pelvic-clock'],
+    view: 'above',
     swaps: ['pelvic-tilt', 'knee-sway'],
   }),
   exercise({
@@ -336,7 +399,7 @@ export const awareness: ExerciseInput[] = [
         demands: [],
         feel: 'Navel end, tail end, and nothing else.',
         stepBack: 'Smaller dial.',
-        poses: ['supine-tilt', 'supine-bent'],
+        poses: ['supine-arch', 'supine-tilt'],
       },
       {
         name: 'Three to nine, knees held',
@@ -345,7 +408,10 @@ export const awareness: ExerciseInput[] = [
         demands: ['side-bend'],
         feel: 'The weight rolls over the back of the pelvis.',
         stepBack: 'Hold the knees, or go back to twelve and six.',
-        poses: ['supine-hands-knees'],
+        poses: [
+          { shape: 'supine-bent', name: 'lying, one hip drawn up', side: [10, -6, -2, 0] },
+          { shape: 'supine-bent', name: 'lying, the other hip drawn up', side: [-10, 6, 2, 0] },
+        ],
       },
       {
         name: 'All round, both ways',
@@ -354,7 +420,12 @@ export const awareness: ExerciseInput[] = [
         demands: ['side-bend', 'flexion-unloaded', 'extension-small'],
         feel: 'Every number is met; one may be sticky.',
         stepBack: 'A smaller dial at the sticky number.',
-        poses: ['supine-bent', 'supine-tilt'],
+        poses: [
+          'supine-arch',
+          { shape: 'supine-bent', name: 'lying, one hip drawn up', side: [10, -6, -2, 0] },
+          { shape: 'supine-bent', name: 'lying, the other hip drawn up', side: [-10, 6, 2, 0] },
+          'supine-tilt',
+        ],
       },
       {
         name: 'Any path across the dial',
@@ -363,7 +434,12 @@ export const awareness: ExerciseInput[] = [
         demands: ['side-bend', 'flexion-unloaded', 'extension-small', 'articulation'],
         feel: 'The pelvis goes where you send it.',
         stepBack: 'Back to the plain circle.',
-        poses: ['supine-bent', 'supine-tilt'],
+        poses: [
+          'supine-arch',
+          'supine-tilt',
+          { shape: 'supine-bent', name: 'lying, one hip drawn up', side: [10, -6, -2, 0] },
+          { shape: 'supine-bent', name: 'lying, the other hip drawn up', side: [-10, 6, 2, 0] },
+        ],
       },
     ],
     cues: [
@@ -530,7 +606,14 @@ export const awareness: ExerciseInput[] = [
         demands: [],
         feel: 'The knee angle never changes.',
         stepBack: 'Slide the heel instead.',
-        poses: ['supine-one-90', 'supine-bent'],
+        poses: [
+          'supine-one-90',
+          {
+            shape: 'supine-one-90',
+            name: 'lying, one foot tapping down',
+            rightLeg: { flex: 52, bend: 90, point: 30 },
+          },
+        ],
       },
       {
         name: 'From 90/90, in turn',
@@ -539,7 +622,14 @@ export const awareness: ExerciseInput[] = [
         demands: ['belly-pressure'],
         feel: 'The low back keeps its shape.',
         stepBack: 'Leave one foot down.',
-        poses: ['supine-90', 'supine-one-90'],
+        poses: [
+          'supine-90',
+          {
+            shape: 'supine-90',
+            name: 'lying, legs at 90/90, one foot tapping down',
+            rightLeg: { flex: 52, bend: 90, point: 30 },
+          },
+        ],
       },
       {
         name: 'Arms crossed on the chest',
@@ -548,7 +638,19 @@ export const awareness: ExerciseInput[] = [
         demands: ['belly-pressure'],
         feel: 'The trunk alone keeps still.',
         stepBack: 'Arms back by the sides.',
-        poses: ['supine-90', 'supine-one-90'],
+        poses: [
+          {
+            shape: 'supine-90',
+            name: 'lying, legs at 90/90, arms crossed',
+            arms: { hand: 'other shoulder', elbow: [1, 0, 0.4] },
+          },
+          {
+            shape: 'supine-90',
+            name: 'lying, arms crossed, one foot tapping down',
+            arms: { hand: 'other shoulder', elbow: [1, 0, 0.4] },
+            rightLeg: { flex: 52, bend: 90, point: 30 },
+          },
+        ],
       },
     ],
     cues: ['Hinge at the hip; the knee keeps its angle.', 'Tap as if the mat were hot.'],
@@ -663,7 +765,17 @@ export const awareness: ExerciseInput[] = [
         demands: ['rotation-small', 'hip-turned-in'],
         feel: 'Front of the hip and the side of the waist.',
         stepBack: 'Feet together again.',
-        poses: ['supine-bent', 'supine-knees-over'],
+        held: 'The far shoulder and arm stay on the mat and hold against the legs.',
+        poses: [
+          { shape: 'supine-t', name: 'lying, feet wide', legs: { foot: 'floor', at: [0.3, 0.1] } },
+          {
+            shape: 'supine-knees-over',
+            name: 'lying, feet wide, knees swayed far to one side',
+            roll: 36,
+            turn: [-16, -12, -8, 0],
+            legs: { flex: 52, out: 10, bend: 96, point: 15 },
+          },
+        ],
       },
       {
         name: 'Legs at 90/90',
@@ -672,6 +784,8 @@ export const awareness: ExerciseInput[] = [
         demands: ['rotation-small', 'rotation-loaded', 'belly-pressure'],
         feel: 'Waist brings the legs home.',
         stepBack: 'Feet down.',
+        lighterBecause:
+          'At 90/90 the legs stay nearer over the pelvis than in the wide fall; they have no foot to steer by.',
         poses: ['supine-90', 'supine-90-over'],
       },
     ],
@@ -681,6 +795,7 @@ export const awareness: ExerciseInput[] = [
       ['Legs fall', 'Slow down, half way.'],
     ],
     prepares: ['supine-rotation', 'supine-twist'],
+    view: 'three-quarter',
     swaps: ['pelvic-side-tilt', 'pelvic-tilt'],
   }),
   exercise({
@@ -724,7 +839,16 @@ export const awareness: ExerciseInput[] = [
         feel: 'Low back widens.',
         stepBack: 'Stop part way.',
         props: [{ prop: 'pad', place: 'under knees', role: 'support', optional: true }],
-        poses: ['all-fours', 'child'],
+        poses: [
+          'all-fours',
+          {
+            shape: 'all-fours-back',
+            name: 'hips carried back to the heels, back long',
+            lean: 90,
+            legs: { flex: 138, bend: 138, point: 70 },
+            arms: { hand: 'floor', at: [0.16, 0] },
+          },
+        ],
       },
       {
         name: 'Hands further forward',
@@ -739,7 +863,16 @@ export const awareness: ExerciseInput[] = [
         ],
         feel: 'Blades glide round the ribs.',
         stepBack: 'Hands under the shoulders.',
-        poses: ['all-fours', 'child'],
+        poses: [
+          'all-fours',
+          {
+            shape: 'all-fours-back',
+            name: 'hips back, hands further forward',
+            lean: 92,
+            legs: { flex: 138, bend: 136, point: 70 },
+            arms: { hand: 'floor', at: [0.24, 0] },
+          },
+        ],
       },
     ],
     cues: [

@@ -11,7 +11,7 @@ export const bridges: ExerciseInput[] = [
     position: 'supine',
     moves: ['still'],
     spineLoad: 1,
-    teaches: { pelvis: 2, shoulders: 2, ribs: 2 },
+    teaches: { pelvis: 2, shoulders: 2, ribs: 3 },
     needs: { pelvis: 1, ribs: 1 },
     bodyParts: ['hip-back', 'shoulders'],
     movers: ['seat', 'hamstrings'],
@@ -148,9 +148,10 @@ export const bridges: ExerciseInput[] = [
         poses: [
           'bridge-one-long',
           {
-            shape: 'bridge-low',
-            name: 'hips lower, one leg long',
-            rightLeg: { flex: -2, point: 30 },
+            shape: 'bridge-one-long',
+            name: 'hips a little lower, one leg long',
+            lean: -112,
+            round: [0, 5, 18, 4],
           },
         ],
       },
@@ -207,12 +208,17 @@ export const bridges: ExerciseInput[] = [
         feel: 'Bone by bone beside the middle.',
         stepBack: 'Sway low.',
         poses: [
-          'bridge',
           {
             shape: 'bridge',
             name: 'hips high, turned to one side',
-            turn: [8, -6, -2, 0],
-            side: [8, -4, -2, 0],
+            turn: [10, -4, -2, 0],
+            side: [8, -2, -2, 0],
+          },
+          {
+            shape: 'bridge-low',
+            name: 'rolling down along one side',
+            turn: [8, -2, -2, 0],
+            side: [10, -4, -2, 0],
           },
           'supine-bent',
         ],

@@ -20,7 +20,7 @@ import { sitting } from './sitting.ts';
 import { stretches } from './stretches.ts';
 import { trunk } from './trunk.ts';
 
-const families: readonly ExerciseInput[][] = [
+const written: Record<string, readonly ExerciseInput[]> = {
   awareness,
   lyingBasics,
   trunk,
@@ -40,11 +40,16 @@ const families: readonly ExerciseInput[][] = [
   reformerHands,
   reformerUpright,
   reformerBox,
-];
+};
 
-/** The movement catalogue that ships with Wrenfern, checked against the schema as it loads. */
-export const builtInExercises: readonly Exercise[] = families
-  .flat()
-  .map((exercise) => Exercise.parse(exercise));
+/** The movement catalogue that ships with Wrenfern by family, checked against the schema as it loads. */
+export const families: Readonly<Record<string, readonly Exercise[]>> = Object.fromEntries(
+  Object.entries(written).map(([family, exercises]) => [
+    family,
+    exercises.map((exercise) => Exercise.parse(exercise)),
+  ]),
+);
+
+export const builtInExercises: readonly Exercise[] = Object.values(families).flat();
 
 export const builtInCatalogue: Catalogue = createCatalogue(builtInExercises);

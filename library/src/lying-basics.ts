@@ -109,12 +109,12 @@ export const lyingBasics: ExerciseInput[] = [
           {
             shape: 'sit-cross',
             name: 'sitting, shoulders drawn up',
-            arms: { flex: 0, out: 10, shrug: 0.035 },
+            arms: { flex: 4, out: 10, bend: 50, shrug: 0.035 },
           },
           {
             shape: 'sit-cross',
             name: 'sitting, shoulders slid down',
-            arms: { flex: 0, out: 10, shrug: -0.015 },
+            arms: { flex: 4, out: 10, bend: 50, shrug: -0.015 },
           },
         ],
       },
@@ -273,6 +273,8 @@ export const lyingBasics: ExerciseInput[] = [
         demands: ['neck-curl'],
         feel: 'The hands carry, the neck steers.',
         stepBack: 'Rest the hands down.',
+        lighterBecause:
+          'The hands carry the head; the circles ask for attention, not for strength.',
         poses: [
           { shape: 'supine-hands-head', round: [0, 0, 4, 14] },
           {

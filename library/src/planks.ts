@@ -8,12 +8,12 @@ const ON_FOREARMS = ['arm-weight-bearing'] as const;
 const PAD = support('pad', 'under knees', { optional: true });
 const BIG_BALL = { prop: 'stability-ball', place: 'under body', role: 'challenge' } as const;
 const ON_BALL_KNEES = {
-  rest: { knees: 0, elbows: 0.33 },
-  lean: 50,
-  along: -0.42,
+  lean: 34,
+  rest: { knees: 0, elbows: 0.35 },
+  along: -0.3,
   round: [0, 2, 6, 0],
-  legs: { flex: -4, bend: 40, point: 40 },
-  arms: { flex: 62, bend: 84 },
+  legs: { flex: 6, bend: 78, point: 60 },
+  arms: { flex: 66, bend: 90 },
 } as const;
 const ON_BALL_TOES = {
   rest: { toes: 0, elbows: 0.33 },
@@ -117,6 +117,7 @@ export const planks: ExerciseInput[] = [
         feel: 'Stretch under one side, then the other.',
         stepBack: 'Smaller.',
         props: [PAD],
+        held: 'The hands push while the hips pass to the side.',
         poses: [
           'all-fours',
           'hips-side',
@@ -136,7 +137,7 @@ export const planks: ExerciseInput[] = [
       ['Elbows lock hard', 'Soften them.'],
     ],
     counters: ['shell-stretch'],
-    swaps: ['quadruped-rock', 'cat-cow'],
+    swaps: ['quadruped-rock', 'cat-cow', 'side-bend-seated'],
   }),
   exercise({
     slug: 'kneeling-hinge',
@@ -146,7 +147,7 @@ export const planks: ExerciseInput[] = [
     position: 'kneeling',
     moves: ['still'],
     spineLoad: 2,
-    teaches: { support: 2, load: 1 },
+    teaches: { support: 2, load: 1, settle: 3 },
     needs: { support: 1 },
     bodyParts: ['legs', 'hip-front', 'trunk-front'],
     movers: ['front thighs', 'seat'],
@@ -305,7 +306,14 @@ export const planks: ExerciseInput[] = [
         feel: 'Feet, hips, ribs: they turn in that order.',
         stepBack: 'Stay in the middle.',
         props: [PAD],
-        poses: ['plank-forearm-knees', 'side-plank-knees'],
+        poses: [
+          {
+            shape: 'plank-forearm-knees',
+            name: 'in a plank on forearms and knees, turning',
+            turn: [4, 3, 2, 0],
+          },
+          'side-plank-knees',
+        ],
       },
       {
         name: 'On the feet, ball between the ankles',
@@ -315,7 +323,10 @@ export const planks: ExerciseInput[] = [
         feel: 'The ball turns with you.',
         stepBack: 'Knees down.',
         props: [{ prop: 'small-ball', place: 'between ankles', role: 'challenge' }],
-        poses: ['plank-forearms', 'side-plank'],
+        poses: [
+          { shape: 'plank-forearms', name: 'in a forearm plank, turning', turn: [4, 3, 2, 0] },
+          'side-plank',
+        ],
       },
     ],
     view: 'above',
@@ -373,7 +384,7 @@ export const planks: ExerciseInput[] = [
           {
             shape: 'plank-knees',
             name: 'plank on one knee, the other leg long behind',
-            rightLeg: { flex: -14, bend: 4, point: 30 },
+            rightLeg: { flex: -22, bend: 0, point: 30 },
           },
         ],
       },
@@ -401,7 +412,7 @@ export const planks: ExerciseInput[] = [
     classic: 26,
     family: 'plank',
     position: 'seated',
-    moves: ['arch'],
+    moves: ['still'],
     spineLoad: 2,
     teaches: { bear: 3, shoulders: 3 },
     needs: { bear: 2, shoulders: 2 },
@@ -453,7 +464,7 @@ export const planks: ExerciseInput[] = [
         demands: [...ON_HANDS, 'extension-small', 'balance'],
         feel: 'The hips do not answer the kick.',
         stepBack: 'Hold.',
-        poses: ['back-support', 'back-support-kick'],
+        poses: ['back-support-low', 'back-support', 'back-support-kick'],
       },
     ],
     cues: ['Press through the heels of the hands.', 'Show the chest to the ceiling.'],
@@ -809,7 +820,7 @@ export const planks: ExerciseInput[] = [
     position: 'standing',
     moves: ['still'],
     spineLoad: 2,
-    teaches: { balance: 1, settle: 1, pelvis: 2 },
+    teaches: { balance: 1, settle: 3, pelvis: 2 },
     bodyParts: ['legs', 'hip-outside'],
     movers: ['outer hip', 'muscles of the foot'],
     dose: hold(20, 'each'),
@@ -827,6 +838,7 @@ export const planks: ExerciseInput[] = [
         demands: [],
         feel: 'Stand into the foot like a tripod.',
         stepBack: 'Toe down.',
+        held: 'The hip shifts a little over the standing foot.',
         poses: [
           {
             shape: 'standing-knee',
@@ -843,6 +855,7 @@ export const planks: ExerciseInput[] = [
         demands: ['balance'],
         feel: 'Hips level, crown up.',
         stepBack: 'Fingertip.',
+        held: 'The hip shifts a little over the standing foot.',
         poses: ['standing-knee'],
       },
     ],

@@ -8,7 +8,7 @@ const CUSHION = support('cushion', 'under hips', { optional: true });
 const OVER_BALL = {
   rest: { pelvis: 0.33 },
   lean: 80,
-  legs: { foot: 'toes', at: [-0.42, 0.06], point: 52, knee: [1, 0, 0] },
+  legs: { foot: 'toes', at: [-0.38, 0.06], point: 52, knee: [1, 0, 0] },
 } as const;
 const BIG_BALL = { prop: 'stability-ball', place: 'under body', role: 'challenge' } as const;
 
@@ -44,6 +44,7 @@ export const proneWork: ExerciseInput[] = [
         feel: 'Fingers slide to the heels.',
         stepBack: 'Palms up, rest.',
         props: [CUSHION],
+        moves: ['still'],
         poses: [
           'prone-arms-by',
           {
@@ -181,6 +182,7 @@ export const proneWork: ExerciseInput[] = [
         stepBack: 'Slide it.',
         dose: reps(6, 'alternating'),
         props: [CUSHION],
+        moves: ['still'],
         poses: [
           'prone-arms-long',
           {
@@ -199,6 +201,7 @@ export const proneWork: ExerciseInput[] = [
         stepBack: 'Toes stay on the mat.',
         dose: reps(6, 'alternating'),
         props: [CUSHION],
+        moves: ['still'],
         poses: ['prone', 'prone-leg-lift'],
       },
       {
@@ -209,6 +212,7 @@ export const proneWork: ExerciseInput[] = [
         feel: 'A diagonal pulled from both ends.',
         stepBack: 'One limb.',
         dose: reps(8, 'alternating'),
+        held: 'Back and seat hold the lifted limbs; the little rock that is left belongs to it.',
         poses: ['prone-arms-long', 'swimming'],
       },
       {
@@ -218,6 +222,7 @@ export const proneWork: ExerciseInput[] = [
         demands: [...LIFT, 'arm-overhead'],
         feel: 'Flutter from a still trunk.',
         stepBack: 'Slow.',
+        held: 'Back and seat hold the lifted limbs; the little rock that is left belongs to it.',
         poses: [
           'swimming',
           {
@@ -410,6 +415,7 @@ export const proneWork: ExerciseInput[] = [
         feel: 'Front of the hip stays on the mat.',
         stepBack: 'Bend without a kick.',
         props: [CUSHION],
+        moves: ['still'],
         poses: [
           'prone',
           {
@@ -512,7 +518,7 @@ export const proneWork: ExerciseInput[] = [
     also: ['hip extension on the front'],
     family: 'hips',
     position: 'prone',
-    moves: ['arch'],
+    moves: ['still'],
     spineLoad: 1,
     teaches: { pelvis: 2, levers: 1 },
     needs: { pelvis: 1 },
@@ -597,6 +603,7 @@ export const proneWork: ExerciseInput[] = [
         feel: 'Toes anchor, chest floats.',
         stepBack: 'Feet against a wall.',
         props: [BIG_BALL],
+        held: 'The feet, wide or against a wall, hold the ball where it is.',
         poses: [
           {
             shape: 'prone',
@@ -623,6 +630,7 @@ export const proneWork: ExerciseInput[] = [
         feel: 'One line from heel to crown.',
         stepBack: 'Hands on the ball.',
         props: [BIG_BALL],
+        held: 'The feet, wide or against a wall, hold the ball where it is.',
         poses: [
           {
             shape: 'prone',
@@ -649,13 +657,14 @@ export const proneWork: ExerciseInput[] = [
         feel: 'Long as a bridge.',
         stepBack: 'Hands by the ears.',
         props: [BIG_BALL],
+        held: 'The feet, wide or against a wall, hold the ball where it is.',
         poses: [
           {
             shape: 'prone',
             name: 'draped over a large ball, arms long',
             ...OVER_BALL,
             round: [18, 22, 18, 14],
-            arms: { flex: 140, out: 10 },
+            arms: { flex: 88, out: 10 },
           },
           {
             shape: 'prone',
@@ -674,6 +683,6 @@ export const proneWork: ExerciseInput[] = [
       ['Over-arches', 'Stop at the line.'],
     ],
     counters: ['shell-stretch'],
-    swaps: ['half-superman', 'swan-prep'],
+    swaps: ['half-superman', 'swan-prep', 'cat-cow'],
   }),
 ];

@@ -68,6 +68,8 @@ export const reformerBox: ExerciseInput[] = [
         feel: 'Ribs stay when the arms go up.',
         stepBack: 'Ahead.',
         settings: { ...SHORT_BOX, loops: 'short', springs: { light: 1 }, moreSpring: 'harder' },
+        lighterBecause:
+          'Arms overhead have a short lever in the picture; lifting the load there is harder.',
         poses: [
           {
             shape: 'box-sit',
@@ -147,8 +149,6 @@ export const reformerBox: ExerciseInput[] = [
         change: 'arms reach ahead',
         levers: ['limb-length'],
         demands: ['flexion-loaded', 'belly-pressure'],
-        lighterBecause:
-          'Arms ahead balance the trunk a little; holding the round without a hug is what is new.',
         feel: 'Reach and melt.',
         stepBack: 'Hug.',
         settings: SHORT_BOX,
@@ -178,6 +178,8 @@ export const reformerBox: ExerciseInput[] = [
         feel: 'Pole stays over the crown.',
         stepBack: 'Arms ahead.',
         settings: SHORT_BOX,
+        lighterBecause:
+          'Arms overhead lie in line with the leaning trunk; nothing balances it ahead.',
         poses: [
           {
             shape: 'box-sit',
@@ -380,6 +382,8 @@ export const reformerBox: ExerciseInput[] = [
         feel: 'Turn first, lean second.',
         stepBack: 'Turn only.',
         settings: SHORT_BOX,
+        lighterBecause:
+          'The hand on the box is gone; the turn asks for control more than for a lever.',
         poses: [
           {
             shape: 'box-sit',
@@ -590,6 +594,7 @@ export const reformerBox: ExerciseInput[] = [
         feel: 'Wide wings.',
         stepBack: 'Long arms.',
         settings: { ...LONG_BOX, facing: 'head to bar', loops: 'short', springs: { light: 1 } },
+        lighterBecause: 'A lighter spring; the sweep from wide is longer.',
         poses: [
           {
             shape: 'long-box-prone',
@@ -647,6 +652,7 @@ export const reformerBox: ExerciseInput[] = [
         feel: 'Belly lifts off the box.',
         stepBack: 'Pulling straps.',
         settings: { ...LONG_BOX, facing: 'head to bar', loops: 'short', springs: { light: 1 } },
+        moves: ['still'],
         poses: [
           {
             shape: 'long-box-prone',
@@ -927,6 +933,7 @@ export const reformerBox: ExerciseInput[] = [
           {
             shape: 'long-box-prone',
             name: 'on the long box, knees bent and open, thighs lifted',
+            round: [-4, -3, 0, 0],
             arms: { flex: 140, out: 8 },
             legs: { flex: -8, out: 16, turn: 20, bend: 84, point: 20 },
             machine: { bar: 'ahead', height: 'low', straps: 'none', out: 0.1 },
@@ -1173,6 +1180,7 @@ export const reformerBox: ExerciseInput[] = [
         feel: 'Only the arms know what time it is.',
         stepBack: 'Rise and lower.',
         settings: { ...LONG_BOX, facing: 'feet to bar', loops: 'short', springs: { light: 1 } },
+        lighterBecause: 'The lift is over; holding still while the arms travel asks for control.',
         poses: [
           {
             shape: 'box-sit',

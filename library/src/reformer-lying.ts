@@ -69,7 +69,6 @@ export const reformerLying: ExerciseInput[] = [
         change: 'balls of the feet on the bar',
         levers: ['base', 'attention'],
         demands: [],
-        lighterBecause: 'The spring is the same; only the ankle has more to steer.',
         feel: 'Heels stay as high as they began.',
         stepBack: 'Heels.',
         settings: { ...PRESS, springs: { heavy: 2 } },
@@ -80,7 +79,6 @@ export const reformerLying: ExerciseInput[] = [
         change: 'a small V of the feet',
         levers: ['attention', 'range'],
         demands: [],
-        lighterBecause: 'The spring is the same; the turn of the thighs is what is new.',
         feel: 'Inner thighs meet on the way home.',
         stepBack: 'Parallel.',
         settings: { ...PRESS, springs: { heavy: 2, light: 1 } },
@@ -88,12 +86,12 @@ export const reformerLying: ExerciseInput[] = [
           {
             shape: 'carriage-toes-home',
             name: 'on the carriage, feet in a small V, knees open',
-            legs: { foot: 'toes on bar', turn: 30, knee: [0.8, 0.1, 0.7] },
+            legs: { foot: 'toes on bar', point: 9, turn: 30, knee: [0.8, 0.1, 0.7] },
           },
           {
             shape: 'carriage-toes-out',
             name: 'on the carriage, feet in a small V, legs long',
-            legs: { foot: 'toes on bar', turn: 30 },
+            legs: { foot: 'toes on bar', point: 9, turn: 30 },
           },
         ],
       },
@@ -106,6 +104,8 @@ export const reformerLying: ExerciseInput[] = [
         feel: 'Pelvis as level as with two.',
         stepBack: 'Two legs.',
         settings: { ...PRESS, springs: { heavy: 2 } },
+        lighterBecause:
+          'One leg presses against the same spring, so the trunk has less; the leg has twice as much.',
         poses: [
           {
             shape: 'carriage-home',
@@ -320,10 +320,10 @@ export const reformerLying: ExerciseInput[] = [
           {
             shape: 'carriage-home',
             name: 'hips lifted a little on the carriage',
-            lean: -106,
+            lean: -102,
             rest: { shoulders: 0 },
             along: -0.24,
-            round: [0, 4, 12, 2],
+            round: [0, 2, 10, 2],
             legs: { foot: 'bar' },
           },
         ],
@@ -358,6 +358,8 @@ export const reformerLying: ExerciseInput[] = [
         feel: 'Hips keep their height.',
         stepBack: 'Roll.',
         settings: { ...PRESS, headrest: 'down', springs: { heavy: 2, medium: 1 } },
+        lighterBecause:
+          'Going out flattens the lift; keeping its height against the spring is what is asked.',
         poses: [
           {
             shape: 'carriage-home',
@@ -506,7 +508,6 @@ export const reformerLying: ExerciseInput[] = [
         change: 'elbows fixed, only forearms move',
         levers: ['attention', 'limb-length'],
         demands: ['grip'],
-        lighterBecause: 'Only the forearms travel; the back of the arm works alone.',
         feel: 'Elbows nailed to the carriage.',
         stepBack: 'Press down.',
         settings: ARM_STRAPS,
@@ -704,8 +705,6 @@ export const reformerLying: ExerciseInput[] = [
         change: 'wide and together, high up',
         levers: ['range'],
         demands: ['end-range-joint'],
-        lighterBecause:
-          'The legs stay over the hips; the reach of the inner thigh is what is asked.',
         feel: 'Open from the sit bones.',
         stepBack: 'Smaller.',
         settings: LEG_STRAPS,
@@ -829,7 +828,7 @@ export const reformerLying: ExerciseInput[] = [
     position: 'supine',
     moves: ['round'],
     spineLoad: 1,
-    teaches: { whole: 2, levers: 2, breath: 2 },
+    teaches: { whole: 2, levers: 2, breath: 2, neck: 3 },
     needs: { support: 2, neck: 1 },
     bodyParts: ['trunk-front', 'shoulders', 'hip-inside'],
     movers: ['straight belly muscle', 'back of the arms'],
@@ -1091,7 +1090,7 @@ export const reformerLying: ExerciseInput[] = [
       ['Carriage runs', 'More spring.'],
     ],
     counters: ['short-spine'],
-    swaps: ['reformer-bridge', 'footwork'],
+    swaps: ['reformer-bridge', 'footwork', 'swan-long-box'],
   }),
   exercise({
     slug: 'jumping',
@@ -1130,7 +1129,7 @@ export const reformerLying: ExerciseInput[] = [
             shape: 'carriage-home',
             name: 'lying, feet on the board, knees bent',
             legs: { foot: 'bar' },
-            machine: { board: true, height: 'off', out: 0.06 },
+            machine: { board: true, height: 'off', out: 0.16 },
           },
           {
             shape: 'carriage-out',
@@ -1153,12 +1152,12 @@ export const reformerLying: ExerciseInput[] = [
             shape: 'carriage-home',
             name: 'lying, feet on the board, knees bent',
             legs: { foot: 'bar' },
-            machine: { board: true, height: 'off', out: 0.06 },
+            machine: { board: true, height: 'off', out: 0.16 },
           },
           {
             shape: 'carriage-out',
             name: 'lying, jumped off the board, legs long',
-            legs: { flex: 14, point: 45 },
+            legs: { flex: 24, point: 45 },
             machine: { board: true, height: 'off', out: 0.36 },
           },
         ],
@@ -1171,18 +1170,19 @@ export const reformerLying: ExerciseInput[] = [
         feel: 'Level hips.',
         stepBack: 'Two feet.',
         settings: { ...PRESS, bar: 'off', springs: { heavy: 1, medium: 1 } },
+        lighterBecause: 'One leg stays in; the other lands alone.',
         poses: [
           {
             shape: 'carriage-home',
             name: 'lying, one foot on the board, one leg at 90/90',
             rightLeg: { foot: 'bar' },
             leftLeg: { flex: 90, bend: 90, point: 20 },
-            machine: { board: true, height: 'off', out: 0.06 },
+            machine: { board: true, height: 'off', out: 0.16 },
           },
           {
             shape: 'carriage-out',
             name: 'lying, jumped off one foot',
-            rightLeg: { flex: 14, point: 45 },
+            rightLeg: { flex: 24, point: 45 },
             leftLeg: { flex: 90, bend: 90, point: 20 },
             machine: { board: true, height: 'off', out: 0.36 },
           },
@@ -1319,7 +1319,7 @@ export const reformerLying: ExerciseInput[] = [
         demands: ['flexion-loaded', 'grip', 'belly-pressure'],
         feel: 'Lean back into the curve and lift.',
         stepBack: 'Feet down.',
-        props: [{ prop: 'spine-support', place: 'under low back', role: 'support' }],
+        props: [{ prop: 'spine-support', place: 'behind low back', role: 'support' }],
         settings: {
           springs: { medium: 1 },
           moreSpring: 'easier',
@@ -1356,7 +1356,7 @@ export const reformerLying: ExerciseInput[] = [
         demands: ['flexion-loaded', 'grip', 'belly-pressure', 'balance'],
         feel: 'Reach ahead against the pull.',
         stepBack: 'Turn round.',
-        props: [{ prop: 'spine-support', place: 'under low back', role: 'support' }],
+        props: [{ prop: 'spine-support', place: 'behind low back', role: 'support' }],
         settings: {
           springs: { light: 1 },
           moreSpring: 'harder',
@@ -1365,6 +1365,7 @@ export const reformerLying: ExerciseInput[] = [
           loops: 'short',
           box: 'none',
         },
+        lighterBecause: 'The spring is lighter, yet it now pulls back instead of helping.',
         poses: [
           {
             shape: 'carriage-sit',

@@ -39,6 +39,7 @@ export const release: ExerciseInput[] = [
         demands: ['hip-flexion-deep', 'end-range-joint'],
         feel: 'Deeper in the same place; never a pinch.',
         stepBack: 'Foot down again.',
+        lighterBecause: 'The hands hold the leg; the stretch is what grows.',
         poses: ['figure-four'],
       },
       {
@@ -146,7 +147,15 @@ export const release: ExerciseInput[] = [
         feel: 'Back of the waist widens.',
         stepBack: 'Lie on the back, knees in.',
         props: [{ prop: 'cushion', place: 'under seat', role: 'support', optional: true }],
-        poses: ['all-fours-back'],
+        poses: [
+          {
+            shape: 'child',
+            name: 'hips on a cushion over the heels, folded forward',
+            lean: 84,
+            legs: { flex: 122, bend: 128, point: 72, out: 6 },
+            round: [10, 8, 4, 8],
+          },
+        ],
       },
       {
         name: 'Straight',
@@ -155,6 +164,7 @@ export const release: ExerciseInput[] = [
         demands: ['weight-on-knees', 'deep-knee-bend', 'flexion-unloaded', 'hip-flexion-deep'],
         feel: 'The breath lifts the back like a tide.',
         stepBack: 'Stay higher.',
+        lighterBecause: 'Lower hips rest on the heels; the fold is deeper.',
         poses: ['child'],
       },
       {
@@ -172,7 +182,13 @@ export const release: ExerciseInput[] = [
         feel: 'From hip to arm pit.',
         stepBack: 'Back to the middle.',
         moves: ['round', 'side'],
-        poses: ['child'],
+        poses: [
+          {
+            shape: 'child',
+            name: 'hips on the heels, hands walked to one side',
+            side: [8, 12, 12, 4],
+          },
+        ],
       },
     ],
     cues: ['Breathe into the back of the ribs.', 'Let the forehead find something to rest on.'],
@@ -202,14 +218,17 @@ export const release: ExerciseInput[] = [
     standard: 2,
     options: [
       {
-        name: 'Cushion under the knees',
-        change: 'the legs are carried',
+        name: 'Cushion between the knees',
+        change: 'the legs are padded and the turn is smaller',
         levers: ['support', 'range'],
         demands: [],
         feel: 'Quiet and even.',
         stepBack: 'Knees to the middle.',
-        props: [{ prop: 'cushion', place: 'under knees', role: 'support' }],
-        poses: ['supine-knees-over'],
+        props: [{ prop: 'cushion', place: 'between knees', role: 'support' }],
+        held: 'The shoulders stay wide on the mat and hold against the legs.',
+        poses: [
+          { shape: 'supine-knees-over', name: 'lying, knees to one side, a cushion between them' },
+        ],
       },
       {
         name: 'Knees to the mat',
@@ -217,7 +236,7 @@ export const release: ExerciseInput[] = [
         levers: ['range'],
         demands: ['rotation-small'],
         feel: 'Side of the waist, front of the shoulder.',
-        stepBack: 'Cushion under the knees.',
+        stepBack: 'Cushion between the knees.',
         poses: ['supine-knees-over'],
       },
       {
@@ -227,7 +246,17 @@ export const release: ExerciseInput[] = [
         demands: ['rotation-small', 'rotation-end-range', 'arm-overhead', 'hip-flexion-deep'],
         feel: 'From hip to finger-tips.',
         stepBack: 'Lower the arm, palm up.',
-        poses: ['supine-knees-over'],
+        held: 'The shoulders stay wide on the mat and hold against the legs.',
+        poses: [
+          {
+            shape: 'supine-knees-over',
+            name: 'lying, knees drawn high to one side, arm overhead',
+            roll: 40,
+            turn: [-17, -14, -9, -10],
+            legs: { flex: 84, bend: 104, point: 15 },
+            leftArm: { flex: 160, out: 20 },
+          },
+        ],
       },
     ],
     cues: [
@@ -240,6 +269,7 @@ export const release: ExerciseInput[] = [
     ],
     prepares: ['final-rest'],
     counters: ['knees-to-chest'],
+    view: 'three-quarter',
     swaps: ['knees-to-chest', 'knee-sway'],
   }),
   exercise({
@@ -250,7 +280,7 @@ export const release: ExerciseInput[] = [
     position: 'supine',
     moves: ['still'],
     spineLoad: 0,
-    teaches: { release: 3 },
+    teaches: { release: 3, settle: 3 },
     bodyParts: ['neck'],
     movers: ['none: letting go'],
     dose: free(135),
@@ -279,6 +309,7 @@ export const release: ExerciseInput[] = [
         demands: ['lying-flat'],
         feel: 'The floor carries everything.',
         stepBack: 'Calves on a chair.',
+        lighterBecause: 'A rest has no lever; flat on the back asks that lying is allowed.',
         poses: ['supine-bent'],
       },
       {
@@ -326,7 +357,12 @@ export const release: ExerciseInput[] = [
         demands: [],
         feel: 'The head is the last to arrive.',
         stepBack: 'Stay on the side for a breath or two.',
-        poses: ['clam-closed', 'sit-cross'],
+        poses: [
+          'supine-bent',
+          'clam-closed',
+          { shape: 'side-support-sit', name: 'pushed up on one arm' },
+          'sit-cross',
+        ],
       },
       {
         name: 'By way of all fours, to standing',
@@ -335,7 +371,7 @@ export const release: ExerciseInput[] = [
         demands: ['weight-on-knees', 'weight-on-wrists'],
         feel: 'One foot, then the other.',
         stepBack: 'Hand on a chair.',
-        poses: ['all-fours', 'standing'],
+        poses: ['supine-bent', 'clam-closed', 'all-fours', 'standing'],
       },
     ],
     cues: ['Roll to one side and rest there.', 'Push the floor away; let the head come last.'],

@@ -34,7 +34,24 @@ export const seatedAndProne: ExerciseInput[] = [
         feel: 'Tall first, then a small turn.',
         stepBack: 'Sit on a block or chair.',
         props: [{ prop: 'blanket', place: 'under seat', role: 'support' }],
-        poses: ['sit-cross', 'sit-cross-t'],
+        poses: [
+          {
+            shape: 'sit-cross',
+            name: 'sitting tall on a blanket, legs crossed',
+            rest: { pelvis: 0.04 },
+            face: 40,
+            legs: { foot: 'lying', at: [0.18, -0.12], knee: [0.5, 0.1, 1], point: 55 },
+            leftLeg: { foot: 'lying', at: [0.12, -0.1], knee: [0.5, 0.1, 1], point: 60 },
+          },
+          {
+            shape: 'sit-cross-t',
+            name: 'sitting on a blanket, arms wide, turned',
+            rest: { pelvis: 0.04 },
+            face: 40,
+            legs: { foot: 'lying', at: [0.18, -0.12], knee: [0.5, 0.1, 1], point: 55 },
+            leftLeg: { foot: 'lying', at: [0.12, -0.1], knee: [0.5, 0.1, 1], point: 60 },
+          },
+        ],
       },
       {
         name: 'Legs long',
@@ -52,7 +69,11 @@ export const seatedAndProne: ExerciseInput[] = [
         demands: ['rotation-small', 'rotation-end-range', 'hip-flexion-deep'],
         feel: 'Taller on each pulse, not further.',
         stepBack: 'Leave the pulses out.',
-        poses: ['sit-long', 'sit-long-t'],
+        lighterBecause: 'The two pulses add a little range and no lever.',
+        poses: [
+          'sit-long-t',
+          { shape: 'sit-long-t', name: 'turned a little further', turn: [5, 22, 27, 10] },
+        ],
       },
     ],
     cues: ['Grow before you go.', 'Turn the breastbone; the arms ride along.'],
@@ -93,7 +114,26 @@ export const seatedAndProne: ExerciseInput[] = [
         feel: 'Ribs fan open.',
         stepBack: 'Arm bent, hand behind the head.',
         props: [{ prop: 'chair', place: 'under seat', role: 'support' }],
-        poses: ['sit-side'],
+        poses: [
+          {
+            shape: 'sit-side',
+            name: 'sitting on a chair, arms by the sides',
+            rest: { pelvis: 0.26 },
+            legs: { foot: 'floor', at: [0.24, 0.02] },
+            leftLeg: { foot: 'floor', at: [0.24, 0.02] },
+            side: [0, 0, 0, 0],
+            arms: { flex: 0, out: 10 },
+          },
+          {
+            shape: 'sit-side',
+            name: 'sitting on a chair, bending to one side',
+            rest: { pelvis: 0.26 },
+            legs: { foot: 'floor', at: [0.24, 0.02] },
+            leftLeg: { foot: 'floor', at: [0.24, 0.02] },
+            rightArm: { flex: 0, out: 24 },
+            leftArm: { flex: 4, out: 172 },
+          },
+        ],
       },
       {
         name: 'Cross-legged',
@@ -102,7 +142,17 @@ export const seatedAndProne: ExerciseInput[] = [
         demands: ['side-bend', 'arm-overhead'],
         feel: 'Both sit bones stay.',
         stepBack: 'Sit on a blanket.',
-        poses: ['sit-cross', 'sit-side'],
+        lighterBecause:
+          'The lower seat shortens the fall; hips and back must keep it without a chair.',
+        poses: [
+          {
+            shape: 'sit-cross',
+            face: 90,
+            arms: { flex: 0, out: 24 },
+            name: 'sitting tall, legs crossed',
+          },
+          'sit-side',
+        ],
       },
       {
         name: 'Legs folded to one side',
@@ -111,7 +161,7 @@ export const seatedAndProne: ExerciseInput[] = [
         demands: ['side-bend', 'arm-overhead', 'deep-knee-bend', 'hip-turned-in'],
         feel: 'From the outer hip to the little finger.',
         stepBack: 'Cross the legs in front.',
-        poses: ['sit-cross', 'sit-side'],
+        poses: ['side-sit', 'side-sit-over'],
       },
     ],
     cues: ['Reach up before over, as over a big barrel.', 'Let the other hip grow roots.'],
@@ -278,7 +328,24 @@ export const seatedAndProne: ExerciseInput[] = [
         feel: 'Upper back opens, low back rests.',
         stepBack: 'Just lie there and breathe.',
         props: [{ prop: 'cushion', place: 'under hips', role: 'support' }],
-        poses: ['prone', 'prone-lift-low'],
+        poses: [
+          {
+            shape: 'prone-hands-sides',
+            name: 'lying on the front, a cushion under the hips',
+            lean: 94,
+            rest: { pelvis: 0.06, shoulders: 0 },
+            round: [4, 0, -6, -10],
+            legs: { flex: 22, bend: 19, point: 74 },
+          },
+          {
+            shape: 'prone-lift-low',
+            name: 'on a cushion, chest lifted a little',
+            lean: 93,
+            round: [2, -2, -16, -2],
+            rest: { pelvis: 0.06 },
+            legs: { flex: 22, bend: 19, point: 74 },
+          },
+        ],
       },
       {
         name: 'On the forearms',
@@ -287,6 +354,7 @@ export const seatedAndProne: ExerciseInput[] = [
         demands: ['prone', 'extension-small', 'arm-weight-bearing'],
         feel: 'Breastbone forward and up.',
         stepBack: 'Lower, feet wider.',
+        lighterBecause: 'The forearms carry the chest that hung free before; the arch is larger.',
         poses: ['prone', 'prone-forearms'],
       },
       {

@@ -33,7 +33,14 @@ export const sideLying: ExerciseInput[] = [
         feel: 'Deep in the back pocket.',
         stepBack: 'Press the heels and only think it.',
         props: [{ prop: 'block', place: 'under head', role: 'support', optional: true }],
-        poses: ['clam-closed', 'clam-open'],
+        poses: [
+          'clam-closed',
+          {
+            shape: 'clam-closed',
+            name: 'lying on the side, top knee opened a little',
+            leftLeg: { flex: 44, out: 20, turn: 20, bend: 90, point: 12 },
+          },
+        ],
       },
       {
         name: 'Full',
@@ -53,7 +60,7 @@ export const sideLying: ExerciseInput[] = [
         feel: 'Waist lifts, seat works.',
         stepBack: 'Feet down.',
         props: [{ prop: 'block', place: 'under head', role: 'support', optional: true }],
-        poses: ['clam-lifted'],
+        poses: ['clam-closed', 'clam-lifted'],
       },
       {
         name: 'Band round the thighs',
@@ -66,6 +73,7 @@ export const sideLying: ExerciseInput[] = [
           { prop: 'block', place: 'under head', role: 'support', optional: true },
           { prop: 'band', place: 'round thighs', role: 'load' },
         ],
+        lighterBecause: 'The feet are down again; the band’s pull is not in the levers.',
         poses: ['clam-closed', 'clam-open'],
       },
     ],
@@ -126,7 +134,18 @@ export const sideLying: ExerciseInput[] = [
           { prop: 'block', place: 'under head', role: 'support', optional: true },
           { prop: 'small-ball', place: 'under hand', role: 'challenge' },
         ],
-        poses: ['side-lying-bent', 'side-leg-up-bent'],
+        poses: [
+          {
+            shape: 'side-lying-bent',
+            name: 'on the side, hand on a ball',
+            leftArm: { hand: 'small ball', at: [0.06, -0.14], elbow: [0.3, -0.4, 0.8] },
+          },
+          {
+            shape: 'side-leg-up-bent',
+            name: 'on the side, hand on a ball, top leg lifted',
+            leftArm: { hand: 'small ball', at: [0.06, -0.14], elbow: [0.3, -0.4, 0.8] },
+          },
+        ],
       },
       {
         name: 'Legs long, arm along the body',
@@ -180,7 +199,18 @@ export const sideLying: ExerciseInput[] = [
         feel: 'The thigh bone stirs in its socket.',
         stepBack: 'Bend the knee.',
         props: [{ prop: 'block', place: 'under head', role: 'support', optional: true }],
-        poses: ['side-leg-up-bent'],
+        poses: [
+          {
+            shape: 'side-lying-bent',
+            name: 'on the side, top leg circled up',
+            leftLeg: { flex: 4, out: 28, point: 15 },
+          },
+          {
+            shape: 'side-lying-bent',
+            name: 'on the side, top leg circled forward',
+            leftLeg: { flex: 14, out: 20, point: 15 },
+          },
+        ],
       },
       {
         name: 'Larger',
@@ -190,7 +220,23 @@ export const sideLying: ExerciseInput[] = [
         feel: 'Ribs and hips do not answer.',
         stepBack: 'Back to saucers.',
         props: [{ prop: 'block', place: 'under head', role: 'support', optional: true }],
-        poses: ['side-leg-up'],
+        poses: [
+          {
+            shape: 'side-lying-bent',
+            name: 'on the side, top leg circled high',
+            leftLeg: { flex: 2, out: 40, point: 15 },
+          },
+          {
+            shape: 'side-lying-bent',
+            name: 'on the side, top leg circled forward',
+            leftLeg: { flex: 34, out: 24, point: 15 },
+          },
+          {
+            shape: 'side-lying-bent',
+            name: 'on the side, top leg circled back',
+            leftLeg: { flex: -10, out: 20, point: 15 },
+          },
+        ],
       },
       {
         name: 'Ball under the hand',
@@ -203,7 +249,20 @@ export const sideLying: ExerciseInput[] = [
           { prop: 'block', place: 'under head', role: 'support', optional: true },
           { prop: 'small-ball', place: 'under hand', role: 'challenge' },
         ],
-        poses: ['side-leg-up'],
+        poses: [
+          {
+            shape: 'side-lying-bent',
+            name: 'on the side, top leg circled high, hand on a ball',
+            leftLeg: { flex: 2, out: 40, point: 15 },
+            leftArm: { hand: 'small ball', at: [0.06, -0.14], elbow: [0.3, -0.4, 0.8] },
+          },
+          {
+            shape: 'side-lying-bent',
+            name: 'on the side, top leg circled forward, hand on a ball',
+            leftLeg: { flex: 34, out: 24, point: 15 },
+            leftArm: { hand: 'small ball', at: [0.06, -0.14], elbow: [0.3, -0.4, 0.8] },
+          },
+        ],
       },
     ],
     cues: ['Draw the circle with the heel.', 'The pelvis is the wall, the leg is the brush.'],
@@ -245,6 +304,7 @@ export const sideLying: ExerciseInput[] = [
         feel: 'Ribs turn, knees stay.',
         stepBack: 'Half as far.',
         props: [{ prop: 'block', place: 'under head', role: 'support', optional: true }],
+        held: 'The bent legs lie ahead as a counterweight.',
         poses: ['clam-closed', 'arm-open-short'],
       },
       {
@@ -255,6 +315,7 @@ export const sideLying: ExerciseInput[] = [
         feel: 'Across the chest.',
         stepBack: 'Bend the elbow.',
         props: [{ prop: 'block', place: 'under head', role: 'support', optional: true }],
+        held: 'The bent legs lie ahead as a counterweight.',
         poses: ['clam-closed', 'arm-open'],
       },
       {
@@ -265,6 +326,7 @@ export const sideLying: ExerciseInput[] = [
         feel: 'The shoulder blade slides round the ribs.',
         stepBack: 'Open only.',
         props: [{ prop: 'block', place: 'under head', role: 'support', optional: true }],
+        held: 'The bent legs lie ahead as a counterweight.',
         poses: ['arm-open', 'clam-closed'],
       },
     ],

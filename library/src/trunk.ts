@@ -41,6 +41,8 @@ export const trunk: ExerciseInput[] = [
         demands: ['neck-curl', 'flexion-unloaded', 'belly-pressure'],
         feel: 'Ribs slide towards the hips, the belly hollows.',
         stepBack: 'Lower, keep the hands.',
+        lighterBecause:
+          'Higher up the lever is shorter, so the hold is lighter; the way up is longer.',
         poses: ['supine-hands-head', 'chest-lift'],
       },
       {
@@ -50,6 +52,7 @@ export const trunk: ExerciseInput[] = [
         demands: ['neck-curl', 'flexion-unloaded', 'belly-pressure'],
         feel: 'Neck long, eyes to the knees.',
         stepBack: 'One hand back behind the head.',
+        lighterBecause: 'Arms ahead weigh against the trunk; the neck now carries the head alone.',
         poses: ['supine-bent', 'chest-lift-reach'],
       },
       {
@@ -129,7 +132,7 @@ export const trunk: ExerciseInput[] = [
         feel: 'One bone after another, both ways.',
         stepBack: 'Hinge up, roll down only.',
         props: [{ prop: 'small-ball', place: 'between knees', role: 'feedback' }],
-        poses: ['supine-bent', 'bridge'],
+        poses: ['supine-bent', 'supine-tilt', 'bridge'],
       },
       {
         name: 'Arms overhead at the top',
@@ -139,7 +142,7 @@ export const trunk: ExerciseInput[] = [
         feel: 'Ribs flush with the hips.',
         stepBack: 'Arms back by the sides.',
         props: [{ prop: 'small-ball', place: 'between knees', role: 'feedback' }],
-        poses: ['bridge', 'bridge-arms-over'],
+        poses: ['supine-tilt', 'bridge', 'bridge-arms-over'],
       },
     ],
     cues: ['Tail first, then peel, bone after bone.', 'Land the ribs before the waist.'],
@@ -197,7 +200,7 @@ export const trunk: ExerciseInput[] = [
         demands: ['flexion-loaded', 'neck-curl', 'articulation', 'belly-pressure'],
         feel: 'No jerk past the place that sticks.',
         stepBack: 'Stop there and go back.',
-        poses: ['supine-bent', 'sit-back-hold'],
+        poses: ['supine-bent', 'chest-lift-reach', 'sit-back-hold'],
       },
       {
         name: 'Legs long',
@@ -212,7 +215,16 @@ export const trunk: ExerciseInput[] = [
         ],
         feel: 'Wheel over, ribs to hips, then hips to hamstrings.',
         stepBack: 'Bend the knees.',
-        poses: ['supine-long', 'sit-long-reach'],
+        poses: [
+          'supine-long',
+          {
+            shape: 'chest-lift-reach',
+            name: 'curling up, legs long',
+            legs: { flex: -1, point: 5 },
+          },
+          { shape: 'sit-back', name: 'half way up, legs long', legs: { flex: 27, point: 5 } },
+          'sit-long-reach',
+        ],
       },
       {
         name: 'Arms overhead',
@@ -228,7 +240,22 @@ export const trunk: ExerciseInput[] = [
         ],
         feel: 'Arms and head arrive together.',
         stepBack: 'Arms forward.',
-        poses: ['supine-long-arms-over', 'sit-long-reach'],
+        poses: [
+          'supine-long-arms-over',
+          {
+            shape: 'chest-lift-reach',
+            name: 'curling up, legs long, arms by the ears',
+            legs: { flex: -1, point: 5 },
+            arms: { flex: 140, out: 8 },
+          },
+          {
+            shape: 'sit-back',
+            name: 'half way up, arms by the ears',
+            legs: { flex: 27, point: 5 },
+            arms: { flex: 140, out: 8 },
+          },
+          'sit-long-reach',
+        ],
       },
     ],
     cues: [
@@ -273,7 +300,14 @@ export const trunk: ExerciseInput[] = [
         feel: 'The low back fills the ball.',
         stepBack: 'A smaller roll.',
         props: [{ prop: 'small-ball', place: 'behind low back', role: 'support' }],
-        poses: ['sit-bent-hold', 'sit-back-hold'],
+        poses: [
+          { shape: 'sit-bent-hold', name: 'sitting tall, a ball behind the low back' },
+          {
+            shape: 'sit-back-ball',
+            name: 'rolled back against a ball, hands behind the thighs',
+            arms: { hand: 'back of thigh' },
+          },
+        ],
       },
       {
         name: 'Hold the thighs',
@@ -371,8 +405,24 @@ export const trunk: ExerciseInput[] = [
         feel: 'The curl stays while the legs trade.',
         stepBack: 'Head down.',
         spineLoad: 1,
+
         moves: ['round'],
-        poses: ['chest-lift-90', 'chest-lift-90-out'],
+        poses: [
+          {
+            shape: 'chest-lift-90',
+            name: 'curled up, one leg long, hands on the other knee',
+            rightLeg: { flex: 38, point: 45 },
+            arms: { hand: 'knee' },
+            rightArm: { hand: 'other knee' },
+          },
+          {
+            shape: 'chest-lift-90',
+            name: 'curled up, legs changed over',
+            leftLeg: { flex: 38, point: 45 },
+            arms: { hand: 'knee' },
+            leftArm: { hand: 'other knee' },
+          },
+        ],
       },
     ],
     cues: ['Reach the leg out of the hip, not out of the back.', 'Trade places without a bump.'],
@@ -414,7 +464,14 @@ export const trunk: ExerciseInput[] = [
         demands: ['belly-pressure'],
         feel: 'Belly presses towards the floor.',
         stepBack: 'One foot stays down.',
-        poses: ['supine-90', 'supine-one-90'],
+        poses: [
+          'supine-90',
+          {
+            shape: 'supine-90',
+            name: 'lying, legs at 90/90, one foot tapping down',
+            rightLeg: { flex: 52, bend: 90, point: 30 },
+          },
+        ],
       },
       {
         name: 'One leg reaches',
@@ -474,7 +531,7 @@ export const trunk: ExerciseInput[] = [
         demands: ['neck-curl', 'flexion-unloaded', 'rotation-small', 'belly-pressure'],
         feel: 'Bottom rib towards the other hip.',
         stepBack: 'Put the head down between turns.',
-        poses: ['chest-lift', 'chest-lift-low'],
+        poses: ['chest-lift', 'chest-lift-turn'],
       },
       {
         name: 'Legs at 90/90',
@@ -483,7 +540,7 @@ export const trunk: ExerciseInput[] = [
         demands: ['neck-curl', 'flexion-unloaded', 'rotation-loaded', 'belly-pressure'],
         feel: 'Hips stay square while the ribs turn.',
         stepBack: 'Feet down.',
-        poses: ['chest-lift-90'],
+        poses: ['chest-lift-90', 'chest-lift-90-turn'],
       },
       {
         name: 'Legs reach in turn',
@@ -492,7 +549,19 @@ export const trunk: ExerciseInput[] = [
         demands: ['neck-curl', 'flexion-unloaded', 'rotation-loaded', 'belly-pressure'],
         feel: 'The shoulder blade leaves, the hip stays.',
         stepBack: 'Legs back to 90/90.',
-        poses: ['chest-lift-90', 'chest-lift-90-out'],
+        poses: [
+          {
+            shape: 'chest-lift-90-turn',
+            name: 'turned to one knee, the other leg long',
+            leftLeg: { flex: 38, point: 45 },
+          },
+          {
+            shape: 'chest-lift-90',
+            name: 'turned to the other knee, legs changed over',
+            turn: [0, -14, -22, -6],
+            rightLeg: { flex: 38, point: 45 },
+          },
+        ],
       },
     ],
     cues: ['Turn from the ribs; the elbow only points.', 'Stay lifted through the middle.'],
@@ -544,7 +613,16 @@ export const trunk: ExerciseInput[] = [
         feel: 'The waist brings the legs home.',
         stepBack: 'One foot down, then both.',
         props: [{ prop: 'small-ball', place: 'between knees', role: 'feedback' }],
-        poses: ['supine-90', 'supine-90-over'],
+        lighterBecause:
+          'With knees together over the pelvis the lever is shorter; no foot steers it.',
+        poses: [
+          {
+            shape: 'supine-90',
+            name: 'lying, legs at 90/90, arms wide',
+            arms: { flex: -8, out: 86 },
+          },
+          'supine-90-over',
+        ],
       },
       {
         name: 'Legs long',
@@ -553,7 +631,21 @@ export const trunk: ExerciseInput[] = [
         demands: ['rotation-loaded', 'rotation-end-range', 'belly-pressure', 'double-leg-lower'],
         feel: 'Only as far as the other shoulder stays.',
         stepBack: 'Bend the knees.',
-        poses: ['supine-legs-up'],
+        poses: [
+          {
+            shape: 'supine-legs-up',
+            name: 'lying, legs straight up, arms wide',
+            arms: { flex: -8, out: 86 },
+          },
+          {
+            shape: 'supine-legs-up',
+            name: 'lying, long legs carried to one side',
+            roll: 30,
+            turn: [-14, -10, -6, 0],
+            arms: { flex: -8, out: 86 },
+            legs: { flex: 84, point: 40 },
+          },
+        ],
       },
     ],
     cues: ['The far shoulder is the anchor.', 'Ribs lead the legs home.'],
@@ -563,6 +655,7 @@ export const trunk: ExerciseInput[] = [
     ],
     prepares: ['supine-twist'],
     counters: ['knees-to-chest'],
+    view: 'three-quarter',
     swaps: ['knee-sway', 'pelvic-side-tilt'],
   }),
   exercise({
@@ -591,7 +684,7 @@ export const trunk: ExerciseInput[] = [
         demands: [],
         feel: 'A soft fold in that hip.',
         stepBack: 'Hold behind the thigh.',
-        poses: ['supine-one-knee-in'],
+        poses: [{ shape: 'supine-one-knee-in', lean: -94, round: [5, 0, 0, 0] }],
       },
       {
         name: 'Both knees',
@@ -609,7 +702,10 @@ export const trunk: ExerciseInput[] = [
         demands: ['flexion-unloaded', 'hip-flexion-deep', 'deep-knee-bend', 'rotation-small'],
         feel: 'The back of the pelvis rolls like a marble.',
         stepBack: 'Stop and breathe.',
-        poses: ['knees-to-chest'],
+        poses: [
+          'knees-to-chest',
+          { shape: 'knees-to-chest', name: 'lying, knees drawn in and circling', roll: 8 },
+        ],
       },
     ],
     cues: ['Hold the knees as lightly as a bowl.', 'Let the mat press back.'],

@@ -1,12 +1,12 @@
 import { BODY_SIDES } from './full-pose.ts';
 import { JOINT_LIMITS, type JointRange } from './joint-limits.ts';
 import { ballJointAngles, hingeAngle, type Body } from './skeleton.ts';
-import { extent, PARTS, partSolids } from './solids.ts';
+import { extent, lowestOf, PARTS, partSolids } from './solids.ts';
 import { compose, dot, invert, rotate, toDegrees, UP, type Turn } from './space.ts';
 
 /** Something about a pose that a body could not do or a picture should not show. */
 export interface PoseFault {
-  kind: 'joint' | 'underground' | 'unreached';
+  kind: 'joint' | 'underground' | 'unreached' | 'unrested';
   sentence: string;
 }
 
@@ -14,7 +14,12 @@ export interface PoseFault {
 const TOLERANCE = 0.012;
 
 export function faultsOf(body: Body): PoseFault[] {
-  return [...jointFaults(body), ...undergroundFaults(body), ...reachFaults(body)];
+  return [
+    ...jointFaults(body),
+    ...undergroundFaults(body),
+    ...reachFaults(body),
+    ...restFaults(body),
+  ];
 }
 
 function jointFaults(body: Body): PoseFault[] {
@@ -102,4 +107,18 @@ function reachFaults(body: Body): PoseFault[] {
     test('foot', leg.foot, limbs.short.leg);
   }
   return faults;
+}
+
+/** A part that is said to carry the body and does not touch what it should. */
+function restFaults(body: Body): PoseFault[] {
+  return body.pose.rest.flatMap(([part, height]) => {
+    const away = lowestOf(body, part).height - height;
+    if (Math.abs(away) <= TOLERANCE) return [];
+    return [
+      {
+        kind: 'unrested' as const,
+        sentence: `the ${part} should rest and ${away > 0 ? 'hang' : 'sink'} ${Math.abs(Math.round(away * 170))} cm ${away > 0 ? 'above' : 'below'} it.`,
+      },
+    ];
+  });
 }

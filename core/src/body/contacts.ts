@@ -1,5 +1,5 @@
 import type { RestPart } from '../movement/pose.ts';
-import type { BodySide } from './full-pose.ts';
+import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import { barPlace, BOX, CARRIAGE } from './machine.ts';
 import type { Body } from './skeleton.ts';
 import { extent, PARTS, partSolids } from './solids.ts';
@@ -41,7 +41,7 @@ export function contactsOf(body: Body): Contact[] {
       }
     }
   }
-  return [...contacts, ...barContacts(body)];
+  return [...contacts, ...lyingFeet(body), ...barContacts(body)];
 }
 
 const TRUNK_PARTS: ReadonlySet<RestPart> = new Set(['pelvis', 'waist', 'ribs', 'shoulders']);
@@ -91,6 +91,14 @@ function surfaceUnder(
   return undefined;
 }
 
+/** A foot laid down on its side touches with its ankle. */
+function lyingFeet(body: Body): Contact[] {
+  return BODY_SIDES.filter((side) => body.pose[side].leg.foot === 'lying').map((side) => {
+    const [x, , z] = body[side].ankle;
+    return { part: 'feet', side, at: [x, 0, z], on: 'floor', firmness: 0.4 };
+  });
+}
+
 const ON_BAR = 0.09;
 
 function barContacts(body: Body): Contact[] {
@@ -98,7 +106,7 @@ function barContacts(body: Body): Contact[] {
   if (!machine) return [];
   const [x, y] = barPlace(machine);
   const contacts: Contact[] = [];
-  for (const side of ['right', 'left'] as const) {
+  for (const side of BODY_SIDES) {
     const limbs = body[side];
     const bar: Vec3 = [x, y, limbs.ankle[2]];
     if (body.pose[side].leg.foot?.includes('bar')) {

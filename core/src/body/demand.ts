@@ -2,7 +2,7 @@ import type { Exercise, MachineSetting, Option } from '../movement/exercise.ts';
 import { BODY_SIDES } from './full-pose.ts';
 import { bodiesOf } from './option-body.ts';
 import type { Body } from './skeleton.ts';
-import { distance, dot, rotate, toDegrees, type Vec3, UP } from './space.ts';
+import { distance, dot, FRONT, rotate, toDegrees, type Vec3, UP } from './space.ts';
 import { weigh, type Statics } from './statics.ts';
 
 /** One reason why an option asks what it asks. */
@@ -38,8 +38,8 @@ const SCALE = {
   'trunk lever': { most: 30, full: 0.11 },
   'leg lever': { most: 20, full: 0.085 },
   'arm load': { most: 16, full: 1 },
-  neck: { most: 4, full: 0.012 },
-  'moving limbs': { most: 10, full: 4 },
+  neck: { most: 5, full: 0.012 },
+  'moving limbs': { most: 6, full: 4 },
   base: { most: 10, full: 1 },
   range: { most: 8, full: 160 },
   spring: { most: 16, full: 260 },
@@ -74,7 +74,7 @@ function measure(option: Option): Demand {
   const statics = bodies.map((body) => weigh(body));
   const held = supportedBy(option);
   const parts = [
-    trunkLever(statics, held),
+    trunkLever(bodies, statics, held),
     legLever(bodies, statics),
     armLoad(statics),
     neckLoad(bodies, statics),
@@ -108,15 +108,56 @@ function supportedBy(option: Option): number {
 /** What is lifted by hand is not carried by the trunk alone. */
 const HANDS_CARRY = 0.3;
 
-function trunkLever(statics: readonly Statics[], held: number): DemandPart {
-  const most = Math.max(...statics.map(({ moments }) => moments.lowBack));
+function trunkLever(
+  bodies: readonly Body[],
+  statics: readonly Statics[],
+  held: number,
+): DemandPart {
+  let [most, where] = [0, 'L5/S1'];
+  for (const [index, at] of statics.entries()) {
+    for (const [place, moment] of trunkMoments(bodies[index], at)) {
+      if (moment > most) [most, where] = [moment, place];
+    }
+  }
   const value = most * (1 - held);
   return part(
     'trunk lever',
     value - LEAST_LEVER,
-    `gravity turns the upper body about L5/S1 with ${perMille(most)}${held > 0 ? ', a third of it taken by the support' : ''}`,
+    `gravity asks ${perMille(most)} of the trunk about ${where}${held > 0 ? ', a third of it taken by the support' : ''}`,
   );
 }
+
+const UPPER_PARTS: readonly string[] = ['waist', 'ribs', 'shoulders', 'head', 'elbows', 'hands'];
+const LEG_PARTS: readonly string[] = ['knees', 'feet', 'toes'];
+/** Carries more than this share of the weight: rests. */
+const RESTS = 0.02;
+
+/**
+ * What the trunk must hold. Where nothing above the low back rests, what is above each joint hangs
+ * from it. Where the trunk lies and the legs are in the air, their lever must be held by the
+ * pelvis. Where both ends rest, the trunk is a beam between them.
+ */
+function trunkMoments(body: Body | undefined, at: Statics): [place: string, moment: number][] {
+  const { moments, supports } = at;
+  const shareOf = (names: readonly string[]): number =>
+    supports.reduce((sum, support) => sum + (names.includes(support.part) ? support.share : 0), 0);
+  const legs = shareOf(LEG_PARTS) > RESTS;
+  const hang: [string, number][] = [
+    ['the middle back', moments.midBack * HIGHER_UP.middle],
+    ['the upper back', moments.highBack * HIGHER_UP.upper],
+  ];
+  const upperHangs = shareOf(['shoulders', 'head', 'elbows', 'hands']) <= RESTS;
+  if (shareOf(UPPER_PARTS) <= RESTS) return [['L5/S1', moments.lowBack], ...hang];
+  if (legs) return [['L5/S1', moments.lowBack], ...(upperHangs ? hang.slice(1) : [])];
+  const free = BODY_SIDES.reduce(
+    (sum, side) => sum + moments.hip[side] * (isHeld(body, side) ? HANDS_CARRY : 1),
+    0,
+  );
+  return [['the hips', free], ...(upperHangs ? hang.slice(1) : [])];
+}
+
+/** The same moment is more for the smaller trunk that is left higher up. */
+const HIGHER_UP = { middle: 1.3, upper: 3.2 } as const;
 
 /** Moments of lying quietly, which ask nothing. */
 const LEAST_LEVER = 0.016;
@@ -148,7 +189,9 @@ function isHeld(body: Body | undefined, side: 'right' | 'left'): boolean {
   const own = body.pose[side].arm.hand ?? '';
   const other = body.pose[side === 'right' ? 'left' : 'right'].arm.hand ?? '';
   const strap = body.pose.machine?.straps === 'feet';
-  return strap || (holds.test(own) && !own.startsWith('other')) || /^other/.test(other);
+  return (
+    strap || (holds.test(own) && !own.startsWith('other')) || /^other (thigh|knee|foot)/.test(other)
+  );
 }
 
 function armLoad(statics: readonly Statics[]): DemandPart {
@@ -169,14 +212,14 @@ function armLoad(statics: readonly Statics[]): DemandPart {
 function neckLoad(bodies: readonly Body[], statics: readonly Statics[]): DemandPart {
   const values = statics.map(({ moments, supports }, index) => {
     const body = bodies[index];
-    const rests = supports.some(({ part: name, share }) => name === 'head' && share > 0);
+    const rests = supports.some(({ part: name }) => name === 'head');
     const handed =
       body &&
       [body.right, body.left].some(({ planted }) => planted.arm) &&
       /head|forehead|ear/.test(`${body.pose.right.arm.hand ?? ''}${body.pose.left.arm.hand ?? ''}`);
     if (!body || rests || handed) return 0;
-    const lifted = 1 - Math.abs(dot(rotate(body.highTurn, UP), UP));
-    return moments.neck + (body.pose.round[3] > 15 && lifted > 0.3 ? 0.006 : 0);
+    const curled = body.pose.round[3] > 15 && rotate(body.pelvisTurn, FRONT)[1] > 0.3;
+    return moments.neck + (curled ? 0.009 : 0);
   });
   const most = Math.max(...values);
   return part('neck', most, `nothing carries the head: ${perMille(most)} about the neck`);

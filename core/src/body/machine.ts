@@ -17,7 +17,7 @@ export const BOX = { height: 0.22, long: 0.5, short: 0.27 } as const;
 
 export const BAR_HEIGHT = { high: 0.27, middle: 0.2, low: 0.1, off: 0.02 } as const;
 
-export const BOARD_HEIGHT = 0.14;
+export const BOARD_HEIGHT = 0.2;
 
 /** From the middle of the carriage at home to the bar. */
 const HOME_TO_BAR = 0.42;

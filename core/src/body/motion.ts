@@ -46,7 +46,8 @@ function mixPoses(a: FullPose, b: FullPose, t: number): FullPose {
   const { machine } = a;
   if (!machine) return a;
   const out = machine.out + ((b.machine?.out ?? machine.out) - machine.out) * t;
-  return { ...a, machine: { ...machine, out } };
+  const middle = machine.middle + ((b.machine?.middle ?? machine.middle) - machine.middle) * t;
+  return { ...a, machine: { ...machine, out, middle } };
 }
 
 function reanchor(body: Body, a: Body, b: Body, t: number): Body {

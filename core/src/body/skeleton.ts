@@ -19,6 +19,7 @@ import {
   scale,
   subtract,
   toDegrees,
+  toRadians,
   unit,
   UP,
   type Turn,
@@ -80,7 +81,7 @@ export function layOutBody(pose: FullPose): Body {
   const tip = second ? tipOnto(pose, first, second) : 0;
   const free = layOutFree(pose, tip);
   const rested = restOn(free, first, pose.along);
-  return plant(rested);
+  return plant(bringBar(rested));
 }
 
 /** The extra lean at which both parts touch their surfaces: the secant rule from a level start. */
@@ -88,7 +89,9 @@ function tipOnto(pose: FullPose, first: [RestPart, number], second: [RestPart, n
   const gap = (tip: number): number => {
     const body = layOutFree(pose, tip);
     return (
-      lowestOf(body, second[0]).height - second[1] - (lowestOf(body, first[0]).height - first[1])
+      lowestFree(body, second[0]).height -
+      second[1] -
+      (lowestFree(body, first[0]).height - first[1])
     );
   };
   let [before, now] = [0, 2];
@@ -107,9 +110,22 @@ function tipOnto(pose: FullPose, first: [RestPart, number], second: [RestPart, n
 const CLOSE = 5e-5;
 const WIDEST_STEP = 15;
 
+/** The lowest of a part, without limbs that are yet to be put somewhere. */
+function lowestFree(body: Body, part: RestPart): { centre: Vec3; height: number } {
+  const free = BODY_SIDES.filter((side) => {
+    const { arm, leg } = body.pose[side];
+    if (part === 'hands') return arm.hand === undefined;
+    if (part === 'elbows') return arm.hand === undefined || arm.hand === 'forearm';
+    return leg.foot === undefined;
+  });
+  const [one] = free;
+  const paired = ['hands', 'elbows', 'knees', 'feet', 'toes'].includes(part);
+  return lowestOf(body, part, paired && free.length === 1 ? one : undefined);
+}
+
 /** Puts the first resting part at its height and its place along the room. */
 function restOn(body: Body, [part, height]: [RestPart, number], along: number): Body {
-  const { centre, height: lowest } = lowestOf(body, part);
+  const { centre, height: lowest } = lowestFree(body, part);
   return moveBody(body, [along - centre[0], height - lowest, 0]);
 }
 
@@ -305,10 +321,47 @@ function plant(body: Body): Body {
   return legs;
 }
 
+/** As long as a limb can be without locking. */
+const NEARLY_STRAIGHT = 0.995;
+
+/**
+ * A carriage stands where the limbs that hold the bar let it: where the bar would be out of reach
+ * the carriage comes in, and after that the body sits nearer to the bar.
+ */
+function bringBar(body: Body): Body {
+  const machine = body.pose.machine;
+  if (!machine) return body;
+  const [barX, barY] = barPlace(machine);
+  let excess = 0;
+  for (const side of BODY_SIDES) {
+    const { arm, leg } = body.pose[side];
+    const { shoulder, hip } = body[side];
+    const test = (root: Vec3, long: number, y: number) => {
+      const level = Math.sqrt(Math.max(0, (long * NEARLY_STRAIGHT) ** 2 - (y - root[1]) ** 2));
+      excess = Math.max(excess, Math.abs(barX - root[0]) - level);
+    };
+    if (arm.hand === 'bar') test(shoulder, ARM_TO_GRIP, barY + 0.03);
+    if (leg.foot?.includes('bar')) test(hip, LENGTH.thigh + LENGTH.shank, barY + SOLE_ON_BAR);
+  }
+  if (excess <= 0) return body;
+  const way = machine.bar === 'ahead' ? 1 : -1;
+  const home = Math.max(0, machine.out - excess);
+  const nearer = excess - (machine.out - home);
+  const brought = { ...machine, out: home, middle: machine.middle - way * nearer };
+  return { ...body, pose: { ...body.pose, machine: brought } };
+}
+
+const ARM_TO_GRIP = LENGTH.upperArm + LENGTH.forearm + LENGTH.hand * 0.45;
+/** About how far an ankle is over the bar it stands on. */
+const SOLE_ON_BAR = 0.02;
+
 /** Which way the body faces along the floor; a lying body's feet point where its head does not. */
 function headingOf(body: Body): Vec3 {
   return rotate(about(UP, -body.pose.face), FRONT);
 }
+
+/** Knees bend to the front, and up rather than down. */
+const KNEES_UP = 0.6;
 
 /** A shift in the room from how far ahead and how far outwards. */
 function offsetOf(body: Body, side: BodySide, at: readonly [number, number] = [0, 0]): Vec3 {
@@ -323,7 +376,10 @@ function plantFoot(body: Body, side: BodySide, leg: LegPose): Partial<Limbs> {
   const target = footTarget(body, side, leg, add(hip, offsetOf(body, side, leg.at)));
   const pole = leg.knee
     ? rotate(body.pelvisTurn, [leg.knee[0], leg.knee[1], sign * leg.knee[2]])
-    : rotate(body.pelvisTurn, [1, 0.15, sign * Math.sin(((leg.turn ?? 0) * Math.PI) / 180)]);
+    : add(
+        rotate(body.pelvisTurn, [1, 0.1, sign * Math.sin(toRadians(leg.turn ?? 0))]),
+        scale(UP, KNEES_UP),
+      );
   const { middle, end, upper, lower } = bendTo(
     hip,
     target.ankle,
@@ -358,7 +414,7 @@ function footTarget(body: Body, side: BodySide, leg: LegPose, below: Vec3): Foot
   const sign = outward(side);
   switch (leg.foot) {
     case 'lying':
-      return { ankle: [below[0], 0.032, below[2]], point };
+      return { ankle: [below[0], 0.042, below[2]], point };
     case 'toes': {
       const lift = toDegreesUp(point === 0 ? 45 : point);
       return { ankle: [below[0], lift.height, below[2]], point: lift.degrees };
@@ -375,7 +431,7 @@ function footTarget(body: Body, side: BodySide, leg: LegPose, below: Vec3): Foot
       const machine = body.pose.machine;
       const [barX, barY] = barPlace(machine);
       const board = machine?.board ?? false;
-      const lean = board ? 90 : 62;
+      const lean = board ? 76 : leg.foot === 'bar' ? 62 : 70;
       const sole = compose(about(RIGHT, lean), about(UP, -sign * (leg.turn ?? 0)));
       const onToes = leg.foot === 'toes on bar' || board;
       const reach = onToes ? LENGTH.forefoot : -0.01;
@@ -489,6 +545,8 @@ interface HandPlace {
 }
 
 const PALM = 0.016;
+/** A small ball under a hand, a little pressed in. */
+const SMALL_BALL = 0.1;
 
 function handTarget(body: Body, side: BodySide, arm: ArmPose, target: HandTarget): HandPlace {
   const limbs = body[side];
@@ -509,6 +567,11 @@ function handTarget(body: Body, side: BodySide, arm: ArmPose, target: HandTarget
     case 'floor':
       return {
         at: [limbs.shoulder[0] + ahead, PALM, limbs.shoulder[2] + aside],
+        flat: heading,
+      };
+    case 'small ball':
+      return {
+        at: [limbs.shoulder[0] + ahead, SMALL_BALL + PALM, limbs.shoulder[2] + aside],
         flat: heading,
       };
     case 'ball':

@@ -126,13 +126,15 @@ export function extent(solid: Pick<Solid, 'turn' | 'half'>, direction: Vec3): nu
   );
 }
 
-/** The lowest solid of a part: where it is and how high its underside stands. */
+/** The lowest solid of a part (of one side): where it is and how high its underside stands. */
 export function lowestOf(
   body: Body,
   part: RestPart,
+  only?: BodySide,
 ): { centre: Vec3; height: number; solid: Solid } {
   let best: { centre: Vec3; height: number; solid: Solid } | undefined;
   for (const solid of partSolids(body, part)) {
+    if (only && solid.side !== only) continue;
     const height = solid.centre[1] - extent(solid, UP);
     if (!best || height < best.height) best = { centre: solid.centre, height, solid };
   }

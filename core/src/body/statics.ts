@@ -26,8 +26,10 @@ export interface Statics {
     hip: Record<BodySide, number>;
     knee: Record<BodySide, number>;
     shoulder: Record<BodySide, number>;
-    /** About L5/S1, of all that is above it. */
+    /** About L5/S1, the middle and the upper back, of all that is above each. */
     lowBack: number;
+    midBack: number;
+    highBack: number;
     neck: number;
   };
   /** Share of body weight on both hands, and on forearms and elbows. */
@@ -46,10 +48,10 @@ export function weigh(body: Body, build: Build = 'woman'): Statics {
     right: measure('right'),
     left: measure('left'),
   });
-  const upper = [
-    ...upperBodyMasses(body, build),
-    ...BODY_SIDES.flatMap((side) => armMasses(body, side, build)),
-  ];
+  const [belly, ...chestAndHead] = upperBodyMasses(body, build);
+  const arms = BODY_SIDES.flatMap((side) => armMasses(body, side, build));
+  const chest = [...chestAndHead, ...arms];
+  const upper = belly ? [belly, ...chest] : chest;
   return {
     centre,
     supports,
@@ -68,7 +70,9 @@ export function weigh(body: Body, build: Build = 'woman'): Statics {
       shoulder: both((side) =>
         about(body[side].shoulder, armMasses(body, side, build), (at) => isOfArm(at, side)),
       ),
-      lowBack: about(body.lowBack, upper, isAboveLowBack),
+      lowBack: about(body.lowBack, upper, isAbove('waist')),
+      midBack: about(body.midBack, upper, isAbove('ribs')),
+      highBack: about(body.highBack, chest, isAbove('shoulders')),
       neck: about(body.neck, upperBodyMasses(body, build).slice(2), ({ part }) => part === 'head'),
     },
     onHands: shareOn(held, 'hands'),
@@ -86,8 +90,20 @@ const ARM: readonly Contact['part'][] = ['elbows', 'hands'];
 const isOfLeg = (at: Contact, side: BodySide): boolean => at.side === side && LEG.includes(at.part);
 const isOfArm = (at: Contact, side: BodySide): boolean => at.side === side && ARM.includes(at.part);
 
-const ABOVE: readonly Contact['part'][] = ['waist', 'ribs', 'shoulders', 'head', 'elbows', 'hands'];
-const isAboveLowBack = ({ part }: Contact): boolean => ABOVE.includes(part);
+/** From the low back up. */
+const UPWARD: readonly Contact['part'][] = [
+  'waist',
+  'ribs',
+  'shoulders',
+  'head',
+  'elbows',
+  'hands',
+];
+
+function isAbove(lowest: 'waist' | 'ribs' | 'shoulders'): (contact: Contact) => boolean {
+  const above = UPWARD.slice(UPWARD.indexOf(lowest));
+  return ({ part }) => above.includes(part);
+}
 
 /** Gravity of the masses against the push of the supports, about the two level axes. */
 function momentAbout(

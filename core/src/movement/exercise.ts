@@ -60,6 +60,8 @@ export const Option = z.strictObject({
   demands: z.array(Demand),
   /** Why this step comes after an option that the body model weighs as harder, where it does. */
   lighterBecause: words.optional(),
+  /** What keeps the body up where its weight does not fall within what it rests on. */
+  held: words.optional(),
   feel: words,
   stepBack: words,
   props: z.array(PropUse).default([]),

@@ -13,6 +13,7 @@ export type Curve = z.infer<typeof Curve>;
 export const HandTarget = z.enum([
   'floor',
   'forearm',
+  'small ball',
   'ball',
   'bar',
   'head',
@@ -108,14 +109,14 @@ export type RestPart = z.infer<typeof RestPart>;
 /** The machine under a pose: `out` is how far the carriage has gone from home. */
 export const MachinePose = z.strictObject({
   /** Where the bar is seen from the body: ahead of it or behind it. */
-  bar: z.enum(['ahead', 'behind']).default('ahead'),
-  height: z.enum(['high', 'middle', 'low', 'off']).default('middle'),
-  out: z.number().min(0).max(0.8).default(0),
+  bar: z.enum(['ahead', 'behind']),
+  height: z.enum(['high', 'middle', 'low', 'off']),
+  out: z.number().min(0).max(0.8),
   /** The carriage's middle, from the part that the body rests on. */
-  middle: share.default(0),
-  straps: z.enum(['none', 'hands', 'feet']).default('none'),
-  box: z.enum(['none', 'long', 'short']).default('none'),
-  board: z.boolean().default(false),
+  middle: share,
+  straps: z.enum(['none', 'hands', 'feet']),
+  box: z.enum(['none', 'long', 'short']),
+  board: z.boolean(),
 });
 export type MachinePose = z.infer<typeof MachinePose>;
 

@@ -2,10 +2,11 @@ import type { PropUse } from '../../movement/exercise.ts';
 import type { MachinePose } from '../../movement/pose.ts';
 import type { Prop, PropPlace } from '../../movement/vocabulary.ts';
 import { BALL, BOX, CARRIAGE, FRAME_LENGTH, barPlace, pulleyPlace } from '../machine.ts';
+import { BODY_SIDES } from '../full-pose.ts';
 import type { Body } from '../skeleton.ts';
 import { lowestOf } from '../solids.ts';
-import { add, mix, rotate, type Vec3 } from '../space.ts';
-import { ballSpot, depthOf, project, type Camera, type Point, type Spot } from './camera.ts';
+import { add, mix, NO_TURN, rotate, type Vec3 } from '../space.ts';
+import { depthOf, project, spotOf, type Camera, type Point, type Spot } from './camera.ts';
 import { chainPath, hullOf, linePath, polygonPath } from './outline.ts';
 
 /** What is not the body: props, the machine, what it is held by. */
@@ -105,7 +106,8 @@ function anchorOf(place: PropPlace, body: Body): Anchor {
     case 'under heel':
       return { at: [right.heel[0], Math.max(0, right.heel[1] - 0.02), right.heel[2]], under: true };
     case 'under hand': {
-      const lower = right.wrist[1] < left.wrist[1] ? right : left;
+      const held = BODY_SIDES.find((side) => body.pose[side].arm.hand === 'small ball');
+      const lower = held ? body[held] : right.wrist[1] < left.wrist[1] ? right : left;
       const palm = mix(lower.wrist, lower.hand, 0.4);
       return { at: [palm[0], Math.max(0, palm[1] - 0.014), palm[2]], under: true };
     }
@@ -120,17 +122,38 @@ const ROUND: ReadonlySet<Prop> = new Set(['small-ball', 'stability-ball']);
 
 export function paintProp(use: PropUse, body: Body, camera: Camera): FurniturePart {
   if (use.prop === 'band') return paintBand(use, body, camera);
-  const { centre, under } = placeProp(use, body);
+  const { centre, under, touches } = placeProp(use, body);
   const [long, , wide] = SIZE[use.prop];
   const tall = propHeight(use.prop, use.count);
   const depth = depthOf(camera, centre) - (under ? 0.12 : 0);
-  if (ROUND.has(use.prop)) return roundPart(camera, centre, tall / 2, depth);
+  if (ROUND.has(use.prop)) {
+    return roundPart(
+      camera,
+      centre,
+      tall / 2,
+      under ? pressedIn(touches[1], tall) : tall / 2,
+      depth,
+    );
+  }
   if (use.prop === 'spine-support') return archPart(camera, centre, long, tall, wide, depth);
   return boxPart('prop', camera, centre, [long, tall, wide], depth);
 }
 
-function roundPart(camera: Camera, centre: Vec3, radius: number, depth: number): FurniturePart {
-  const spot = ballSpot(camera, centre, radius);
+/** Half the height of a soft ball with a body on it. */
+function pressedIn(bodyHeight: number, tall: number): number {
+  return Math.min(tall, Math.max(tall * 0.55, bodyHeight)) / 2;
+}
+
+function roundPart(
+  camera: Camera,
+  centre: Vec3,
+  radius: number,
+  halfHeight: number,
+  depth: number,
+): FurniturePart {
+  const resting: Vec3 = [centre[0], centre[1] - radius + halfHeight, centre[2]];
+  const half: Vec3 = [radius, halfHeight, radius];
+  const spot = spotOf(camera, { centre: resting, turn: NO_TURN, half });
   return {
     tone: 'prop',
     depth,

@@ -1,7 +1,7 @@
 import type { Pose } from '../../movement/pose.ts';
 import { FOREARMS_DOWN } from './limbs.ts';
 
-const BACK_LIFT = [-4, -12, -20, -4] as const satisfies Pose['round'];
+const BACK_LIFT = [0, -6, -28, -8] as const satisfies Pose['round'];
 
 /** On the front: forehead down, upper back lifted, legs lifted. */
 export const prone: Record<string, Pose> = {
@@ -10,7 +10,7 @@ export const prone: Record<string, Pose> = {
     lean: 90,
     rest: { pelvis: 0 },
     round: [0, 0, 0, 2],
-    legs: { flex: -1, point: 62, turn: 6 },
+    legs: { flex: 4, bend: 6, point: 74, turn: 6 },
     arms: { hand: 'floor', at: [0.13, -0.05], elbow: [-0.05, 0.1, 1] },
   },
   'prone-hands-sides': {
@@ -36,7 +36,7 @@ export const prone: Record<string, Pose> = {
   'prone-lift-low': {
     shape: 'prone',
     name: 'lying on the front, forehead hovering',
-    round: [0, -4, -12, 4],
+    round: [0, -2, -14, 4],
     arms: { hand: 'floor', at: [0.08, 0.08], elbow: [-0.6, -1, 0.4] },
   },
   'prone-lift': {
@@ -73,7 +73,7 @@ export const prone: Record<string, Pose> = {
     shape: 'prone',
     name: 'lying on the front, propped on the forearms',
     lean: 84,
-    legs: { flex: -7, point: 62, turn: 6 },
+    legs: { flex: -2, bend: 6, point: 74, turn: 6 },
     round: [-12, -20, -16, -4],
     arms: { ...FOREARMS_DOWN, flex: 44 },
   },
@@ -81,7 +81,7 @@ export const prone: Record<string, Pose> = {
     shape: 'prone',
     name: 'lying on the front, pressed up on the hands',
     lean: 78,
-    legs: { flex: -13, point: 62, turn: 6 },
+    legs: { flex: -8, bend: 6, point: 74, turn: 6 },
     round: [-20, -24, -16, -6],
     arms: { hand: 'floor', at: [0.06, 0.02], elbow: [-0.6, -0.4, 0.4] },
   },
@@ -89,7 +89,7 @@ export const prone: Record<string, Pose> = {
     shape: 'prone',
     name: 'lying on the front, arms straight, chest high',
     lean: 72,
-    legs: { flex: -19, point: 62, turn: 6 },
+    legs: { flex: -14, bend: 6, point: 74, turn: 6 },
     round: [-24, -26, -20, -8],
     arms: { hand: 'floor', at: [0.0, 0.02] },
   },

@@ -33,10 +33,10 @@ export const quadruped: Record<string, Pose> = {
   'all-fours-arch': {
     shape: 'all-fours',
     name: 'on hands and knees, breastbone forward',
-    lean: 96,
-    round: [-12, -16, -12, -16],
-    legs: { flex: 96, bend: 90, point: 68 },
-    arms: HANDS_DOWN,
+    lean: 92,
+    round: [-8, -10, -2, -20],
+    legs: { flex: 92, bend: 90, point: 68 },
+    arms: { hand: 'floor', at: [0.02, 0] },
   },
   'forearms-kneeling': {
     shape: 'all-fours',

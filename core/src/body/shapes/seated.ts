@@ -115,7 +115,7 @@ export const seated: Record<string, Pose> = {
     rest: { pelvis: 0 },
     rightLeg: { foot: 'lying', at: [0.13, -0.12], knee: [0.8, -0.1, 1], point: 30 },
     leftLeg: { foot: 'lying', at: [-0.12, 0.07], knee: [0.9, 0, 0.8], point: 55 },
-    rightArm: { hand: 'floor', at: [0.02, 0.1] },
+    rightArm: { hand: 'floor', at: [0.02, 0.06] },
     leftArm: { hand: 'shin' },
     side: [4, 0, -2, 0],
   },
@@ -194,7 +194,7 @@ export const seated: Record<string, Pose> = {
     shape: 'sit-long',
     name: 'sitting, hands behind, legs long',
     lean: -22,
-    arms: { hand: 'floor', at: [-0.14, 0.04], elbow: [-0.6, 0, 0.6] },
+    arms: { hand: 'floor', at: [-0.11, 0.03], elbow: [-0.6, 0, 0.6] },
   },
   'back-support-kick': {
     shape: 'back-support',
@@ -233,7 +233,7 @@ export const seated: Record<string, Pose> = {
     rightLeg: { foot: 'floor', at: [0.22, -0.12] },
     turn: [8, 20, 22, 16],
     leftArm: { hand: 'other knee' },
-    rightArm: { hand: 'floor', at: [-0.1, 0.04] },
+    rightArm: { hand: 'floor', at: [-0.06, 0.03] },
   },
   'sit-low-hands': {
     shape: 'sit-lean',

@@ -96,7 +96,7 @@ export const side: Record<string, Pose> = {
     rest: { knees: 0, elbows: 0 },
     along: 0.35,
     legs: { flex: 6, bend: 86, point: 20 },
-    rightLeg: { flex: 6, turn: 12, bend: 86, point: 20 },
+    rightLeg: { flex: 6, turn: 9, bend: 86, point: 20 },
     rightArm: { flex: 0, out: 80, turn: 0, hand: 'forearm', at: [0.2, 1] },
     leftArm: { flex: 0, out: 4 },
   },

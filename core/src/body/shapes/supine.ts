@@ -14,8 +14,8 @@ import {
   WIDE,
 } from './limbs.ts';
 
-const CURL = [0, 18, 36, 30] as const satisfies Pose['round'];
-const LOW_CURL = [0, 8, 24, 26] as const satisfies Pose['round'];
+const CURL = [0, 7, 42, 30] as const satisfies Pose['round'];
+const LOW_CURL = [0, 3, 28, 26] as const satisfies Pose['round'];
 const BRIDGE_FEET = { foot: 'floor', at: [0.33, 0] } as const satisfies Pose['legs'];
 
 /** On the back: feet down, legs up, curled, lifted into a bridge. */
@@ -178,7 +178,7 @@ export const supine: Record<string, Pose> = {
     name: 'lying over a ball, hands behind the head',
     lean: -78,
     round: [-6, -6, -26, 10],
-    rest: { pelvis: 0, shoulders: 0.075 },
+    rest: { pelvis: 0, shoulders: 0.085 },
   },
   'chest-lift-low': {
     shape: 'supine-hands-head',

@@ -70,8 +70,8 @@ export const upright: Record<string, Pose> = {
   'standing-hinge': {
     shape: 'standing',
     name: 'standing, folded forward at the hips with a long back',
-    lean: 62,
-    legs: { flex: 56, bend: 12, point: -18 },
+    lean: 56,
+    legs: { flex: 72, bend: 6, point: 10 },
     arms: ON_HIPS,
   },
   'standing-round': {
@@ -79,7 +79,7 @@ export const upright: Record<string, Pose> = {
     name: 'standing, rolled half way down',
     lean: 24,
     round: [34, 30, 26, 26],
-    legs: { flex: 24, bend: 4, point: -4 },
+    legs: { flex: 32, bend: 2, point: 6 },
     arms: { flex: 68 },
   },
   'standing-down': {
@@ -87,7 +87,7 @@ export const upright: Record<string, Pose> = {
     name: 'standing, rolled down, head hanging',
     lean: 72,
     round: [36, 34, 24, 16],
-    legs: { flex: 72, bend: 8, point: -8 },
+    legs: { flex: 80, bend: 4, point: 4 },
     arms: { flex: 140 },
   },
 };

@@ -1,0 +1,179 @@
+import type { Exercise, Option } from '../movement/exercise.ts';
+import type { Position, SpineMove } from '../movement/vocabulary.ts';
+import { faultsOf } from './check-pose.ts';
+import { demandOf } from './demand.ts';
+import { placeProp, propHeight } from './figure/furniture.ts';
+import { bodiesOf } from './option-body.ts';
+import type { Body } from './skeleton.ts';
+import { distance, FRONT, RIGHT, rotate, UP } from './space.ts';
+import { weigh } from './statics.ts';
+
+/** What does not agree between an exercise's words, its pictures and the body model. */
+export interface ExerciseFault {
+  /** Counted from 1; absent where the whole exercise is meant. */
+  option?: number;
+  sentence: string;
+}
+
+/** Checks pictures, data and ladder of one exercise against each other. */
+export function checkExercise(exercise: Exercise): ExerciseFault[] {
+  const faults: ExerciseFault[] = [];
+  exercise.options.forEach((option, index) => {
+    const before = exercise.options[index - 1];
+    const sentences = [
+      ...poseSentences(option),
+      ...positionSentences(exercise, option),
+      ...moveSentences(exercise, option),
+      ...balanceSentences(option, exercise),
+      ...propSentences(option),
+      ...(before ? stepSentences(before, option) : []),
+    ];
+    faults.push(...sentences.map((sentence) => ({ option: option.number, sentence })));
+  });
+  return [...faults, ...unseenMoves(exercise)];
+}
+
+function poseSentences(option: Option): string[] {
+  return bodiesOf(option).flatMap((body, index) =>
+    faultsOf(body).map(({ sentence }) => `pose ${index + 1}: ${sentence}`),
+  );
+}
+
+/** How the trunk lies: which of its axes looks up, and how far. */
+function attitudeFits(position: Position, body: Body): boolean {
+  const front = rotate(body.pelvisTurn, FRONT)[1];
+  const up = rotate(body.pelvisTurn, UP)[1];
+  const side = Math.abs(rotate(body.pelvisTurn, RIGHT)[1]);
+  const rests = (part: string): boolean => body.pose.rest.some(([name]) => name === part);
+  switch (position) {
+    case 'supine':
+      return front > 0.3 || up < -0.3;
+    case 'prone':
+      return front < -0.3;
+    case 'quadruped':
+    case 'plank':
+      return front < -0.2 || rests('hands') || up < 0.85;
+    case 'side-lying':
+      return side > 0.7 || rests('pelvis');
+    case 'side-support':
+      return side > 0.6;
+    case 'seated':
+      return rests('pelvis') || rests('feet') || rests('ribs');
+    case 'kneeling':
+      return rests('knees');
+    case 'standing':
+      return rests('feet') || rests('toes') || rests('knees');
+  }
+}
+
+function positionSentences(exercise: Exercise, option: Option): string[] {
+  const position = option.position ?? exercise.position;
+  const [first] = bodiesOf(option);
+  if (!first || attitudeFits(position, first)) return [];
+  return [`is said to start ${position}, and the first picture does not.`];
+}
+
+/** Degrees of the whole back, neck included, that count as moving or as held. */
+const SEEN = 4;
+const STILL = 16;
+
+interface Spine {
+  round: number;
+  side: number;
+  turn: number;
+}
+
+function spineOf(body: Body): Spine {
+  const sum = (curve: readonly number[]): number => curve.reduce((all, each) => all + each, 0);
+  return { round: sum(body.pose.round), side: sum(body.pose.side), turn: sum(body.pose.turn) };
+}
+
+function shows(move: SpineMove, bodies: readonly Body[]): boolean {
+  const spines = bodies.map(spineOf);
+  const most = (key: keyof Spine): number => Math.max(...spines.map((spine) => spine[key]));
+  const least = (key: keyof Spine): number => Math.min(...spines.map((spine) => spine[key]));
+  const changes = (key: keyof Spine): number => most(key) - least(key);
+  switch (move) {
+    case 'round':
+      return changes('round') >= SEEN || most('round') >= SEEN;
+    case 'arch':
+      return changes('round') >= SEEN || least('round') <= -SEEN;
+    case 'turn':
+      return changes('turn') >= SEEN || Math.abs(most('turn') + least('turn')) >= SEEN;
+    case 'side':
+      return changes('side') >= SEEN || Math.abs(most('side') + least('side')) >= SEEN;
+    case 'still':
+      return changes('round') <= STILL && changes('side') <= STILL && changes('turn') <= STILL;
+  }
+}
+
+function moveSentences(exercise: Exercise, option: Option): string[] {
+  const moves = option.moves ?? exercise.moves;
+  const bodies = bodiesOf(option);
+  if (moves.some((move) => shows(move, bodies))) return [];
+  return [`is said to ${moves.join(' and ')}, and its pictures show none of it.`];
+}
+
+function unseenMoves(exercise: Exercise): ExerciseFault[] {
+  return exercise.moves
+    .filter((move) => !exercise.options.some((option) => shows(move, bodiesOf(option))))
+    .map((move) => ({ sentence: `no option's pictures show "${move}".` }));
+}
+
+/** Tempos in which the body passes through places where it could not stay. */
+const PASSING: ReadonlySet<string> = new Set(['sequence', 'roll-down']);
+
+function balanceSentences(option: Option, exercise: Exercise): string[] {
+  if (exercise.machine === 'reformer' || PASSING.has(exercise.tempo) || option.held) return [];
+  return bodiesOf(option).flatMap((body, index) =>
+    weigh(body).balanced
+      ? []
+      : [
+          `pose ${index + 1}: the weight does not fall within what carries it; say in "held" what does.`,
+        ],
+  );
+}
+
+/** Two centimetres, and what flesh and a soft prop give. */
+const TOUCHING = 0.035;
+
+function propSentences(option: Option): string[] {
+  const worn: ReadonlySet<string> = new Set(['band']);
+  return option.props.flatMap((use) => {
+    if (worn.has(use.prop) || use.optional) return [];
+    const near = bodiesOf(option).some((body) => {
+      const { centre, under, touches } = placeProp(use, body);
+      const gap = under
+        ? Math.abs(touches[1] - propHeight(use.prop, use.count))
+        : Math.max(0, distance(centre, touches) - propHeight(use.prop) / 2);
+      return gap <= TOUCHING;
+    });
+    return near ? [] : [`the ${use.prop} ${use.place} touches nothing in any picture.`];
+  });
+}
+
+/** The model's points may differ by this much before a step counts as a step down. */
+const SAME = 1;
+
+function stepSentences(before: Option, option: Option): string[] {
+  const sentences: string[] = [];
+  const [from, to] = [demandOf(before).score, demandOf(option).score];
+  if (to < from - SAME && !option.lighterBecause) {
+    sentences.push(
+      `weighs ${to} of 100 after an option of ${from}; say in "lighterBecause" why it comes later.`,
+    );
+  }
+  if (to >= from - SAME && option.lighterBecause) {
+    sentences.push(`weighs ${to} after ${from}, so it needs no "lighterBecause".`);
+  }
+  const words: ReadonlySet<string> = new Set(['tempo', 'attention', 'load']);
+  const same = (key: 'poses' | 'props' | 'settings' | 'dose'): boolean =>
+    JSON.stringify(before[key]) === JSON.stringify(option[key]);
+  const unchanged = same('poses') && same('props') && same('settings') && same('dose');
+  if (unchanged && option.levers.some((lever) => !words.has(lever))) {
+    sentences.push(
+      `turns ${option.levers.join(', ')}, yet nothing differs from the option before.`,
+    );
+  }
+  return sentences;
+}

@@ -1,0 +1,50 @@
+import type { Figure, FigurePart, Frame } from './draw.ts';
+
+/** Colours by the tone of a part. */
+export type Palette = Record<FigurePart['tone'] | 'paper' | 'ground' | 'arrow', string>;
+
+/** Spruce on paper: for files, sheets and print. */
+export const PAPER_PALETTE: Palette = {
+  paper: '#fffdf6',
+  ground: '#ebe4d4',
+  far: '#a9c7b2',
+  trunk: '#4f8a66',
+  near: '#2b5f45',
+  hair: '#1d3a2c',
+  prop: '#c97b4a',
+  machine: '#d8cfbd',
+  frame: '#b5aa96',
+  strap: '#8a7f6c',
+  arrow: '#b0562a',
+};
+
+/** The figure as a picture file of its own. `title` is what a screen reader says. */
+export function figureSvg(
+  figure: Figure,
+  frame: Frame,
+  title: string,
+  arrow?: string,
+  palette: Palette = PAPER_PALETTE,
+): string {
+  const view = [frame.x, frame.y, frame.width, frame.height].map((n) => n.toFixed(1)).join(' ');
+  const parts = figure.parts.map((part) => partSvg(part, palette)).join('');
+  const way = arrow
+    ? `<path d="${arrow}" fill="none" stroke="${palette.arrow}" stroke-width="1" stroke-dasharray="2.4 1.8"/>`
+    : '';
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${view}" role="img"><title>${escapeXml(title)}</title><path d="${figure.ground}" fill="${palette.ground}"/>${parts}${way}</svg>`;
+}
+
+function partSvg(part: FigurePart, palette: Palette): string {
+  const colour = palette[part.tone];
+  if (part.line) {
+    return `<path d="${part.d}" fill="none" stroke="${colour}" stroke-width="1.5" stroke-linecap="round" stroke-linejoin="round"/>`;
+  }
+  const rim = part.rim
+    ? `<path d="${part.rim}" fill="${palette.paper}" stroke="${palette.paper}" stroke-width="1"/>`
+    : '';
+  return `${rim}<path d="${part.d}" fill="${colour}"/>`;
+}
+
+function escapeXml(text: string): string {
+  return text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/"/g, '&quot;');
+}
