@@ -8,12 +8,12 @@ const ON_FOREARMS = ['arm-weight-bearing'] as const;
 const PAD = support('pad', 'under knees', { optional: true });
 const BIG_BALL = { prop: 'stability-ball', place: 'under body', role: 'challenge' } as const;
 const ON_BALL_KNEES = {
-  lean: 34,
-  rest: { knees: 0, elbows: 0.35 },
-  along: -0.3,
+  lean: 42,
+  rest: { knees: 0, elbows: 0.33 },
+  along: -0.4,
   round: [0, 2, 6, 0],
-  legs: { flex: 6, bend: 78, point: 60 },
-  arms: { flex: 66, bend: 90 },
+  legs: { flex: 0, bend: 58, point: 66 },
+  arms: { flex: 102, bend: 30 },
 } as const;
 const ON_BALL_TOES = {
   rest: { toes: 0, elbows: 0.33 },
@@ -856,6 +856,7 @@ export const planks: ExerciseInput[] = [
         feel: 'Hips level, crown up.',
         stepBack: 'Fingertip.',
         held: 'The hip shifts a little over the standing foot.',
+        lighterBecause: 'No arm reaches out any more; the balance is what grows.',
         poses: ['standing-knee'],
       },
     ],

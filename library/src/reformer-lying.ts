@@ -1135,7 +1135,7 @@ export const reformerLying: ExerciseInput[] = [
             shape: 'carriage-out',
             name: 'lying, feet on the board, legs long',
             legs: { foot: 'bar' },
-            machine: { board: true, height: 'off', out: 0.27 },
+            machine: { board: true, height: 'off', out: 0.4 },
           },
         ],
       },

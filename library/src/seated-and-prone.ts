@@ -335,7 +335,7 @@ export const seatedAndProne: ExerciseInput[] = [
             lean: 94,
             rest: { pelvis: 0.06, shoulders: 0 },
             round: [4, 0, -6, -10],
-            legs: { flex: 22, bend: 19, point: 74 },
+            legs: { flex: 24, bend: 20, point: 74 },
           },
           {
             shape: 'prone-lift-low',
@@ -343,7 +343,7 @@ export const seatedAndProne: ExerciseInput[] = [
             lean: 93,
             round: [2, -2, -16, -2],
             rest: { pelvis: 0.06 },
-            legs: { flex: 22, bend: 19, point: 74 },
+            legs: { flex: 24, bend: 20, point: 74 },
           },
         ],
       },

@@ -766,7 +766,6 @@ export const sideWork: ExerciseInput[] = [
         feel: 'Hips stay as high as they were.',
         stepBack: 'No turn.',
         moves: ['side', 'turn'],
-        lighterBecause: 'The threaded arm comes nearer to the base; the turn is what is new.',
         poses: [
           'side-plank-arm',
           {
@@ -850,6 +849,7 @@ export const sideWork: ExerciseInput[] = [
         stepBack: 'Smaller.',
         props: [support('pad', 'under knees', { optional: true })],
         held: 'The hip shifts over the knee as the leg lifts.',
+        lighterBecause: 'The lower hand widens the base; the swing is what grows.',
         poses: [
           {
             shape: 'kneeling-side',

@@ -341,7 +341,10 @@ function bringBar(body: Body): Body {
       excess = Math.max(excess, Math.abs(barX - root[0]) - level);
     };
     if (arm.hand === 'bar') test(shoulder, ARM_TO_GRIP, barY + 0.03);
-    if (leg.foot?.includes('bar')) test(hip, LENGTH.thigh + LENGTH.shank, barY + SOLE_ON_BAR);
+    if (leg.foot?.includes('bar')) {
+      const { offset, height } = footOnBar(body, side, leg);
+      test(add(hip, offset), LENGTH.thigh + LENGTH.shank, height);
+    }
   }
   if (excess <= 0) return body;
   const way = machine.bar === 'ahead' ? 1 : -1;
@@ -352,8 +355,27 @@ function bringBar(body: Body): Body {
 }
 
 const ARM_TO_GRIP = LENGTH.upperArm + LENGTH.forearm + LENGTH.hand * 0.45;
-/** About how far an ankle is over the bar it stands on. */
-const SOLE_ON_BAR = 0.02;
+/** How a sole stands on the bar or the board: heel or ball of the foot, and the ankle from there. */
+function footOnBar(
+  body: Body,
+  side: BodySide,
+  leg: LegPose,
+): { sole: Turn; offset: Vec3; height: number; point: number } {
+  const board = body.pose.machine?.board ?? false;
+  const onToes = leg.foot === 'toes on bar' || board;
+  const lean = board ? 76 : onToes ? 70 : 62;
+  const turn = -outward(side) * (leg.turn ?? 0);
+  const sole = compose(about(RIGHT, lean), about(UP, turn));
+  const reach = onToes ? LENGTH.forefoot : -0.01;
+  const point = onToes && !board ? (leg.point ?? 0) : 0;
+  const [, barY] = barPlace(body.pose.machine);
+  return {
+    sole,
+    offset: rotate(sole, [reach, -LENGTH.ankleHeight, 0]),
+    height: board ? BOARD_HEIGHT : barY,
+    point,
+  };
+}
 
 /** Which way the body faces along the floor; a lying body's feet point where its head does not. */
 function headingOf(body: Body): Vec3 {
@@ -428,16 +450,10 @@ function footTarget(body: Body, side: BodySide, leg: LegPose, below: Vec3): Foot
       };
     case 'bar':
     case 'toes on bar': {
-      const machine = body.pose.machine;
-      const [barX, barY] = barPlace(machine);
-      const board = machine?.board ?? false;
-      const lean = board ? 76 : leg.foot === 'bar' ? 62 : 70;
-      const sole = compose(about(RIGHT, lean), about(UP, -sign * (leg.turn ?? 0)));
-      const onToes = leg.foot === 'toes on bar' || board;
-      const reach = onToes ? LENGTH.forefoot : -0.01;
-      const contact: Vec3 = [barX, board ? BOARD_HEIGHT : barY, below[2]];
-      const offset = rotate(sole, [reach, -LENGTH.ankleHeight, 0]);
-      return { ankle: subtract(contact, offset), sole, point: onToes && !board ? point : 0 };
+      const { sole, offset, height, point: pointed } = footOnBar(body, side, leg);
+      const [barX] = barPlace(body.pose.machine);
+      const contact: Vec3 = [barX, height, below[2]];
+      return { ankle: subtract(contact, offset), sole, point: pointed };
     }
     case 'other calf':
       return {

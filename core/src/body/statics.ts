@@ -20,7 +20,10 @@ import type { Vec3 } from './space.ts';
 export interface Statics {
   centre: Vec3;
   supports: Support[];
-  /** False where a held or moving body could not stand still like this by its contacts alone. */
+  /**
+   * False where a held or moving body could not stand still like this by its contacts alone; the
+   * supports are then the nearest that could be.
+   */
   balanced: boolean;
   moments: {
     hip: Record<BodySide, number>;
@@ -41,9 +44,8 @@ export function weigh(body: Body, build: Build = 'woman'): Statics {
   const centre = centreOf(bodyMasses(body, build));
   const contacts = contactsOf(body);
   const { supports, balanced } = shareWeight(contacts, centre);
-  const held = balanced ? supports : [];
   const about = (joint: Vec3, masses: PointMass[], takes: (contact: Contact) => boolean): number =>
-    momentAbout(joint, masses, held.filter(takes));
+    momentAbout(joint, masses, supports.filter(takes));
   const both = (measure: (side: BodySide) => number): Record<BodySide, number> => ({
     right: measure('right'),
     left: measure('left'),
@@ -75,8 +77,8 @@ export function weigh(body: Body, build: Build = 'woman'): Statics {
       highBack: about(body.highBack, chest, isAbove('shoulders')),
       neck: about(body.neck, upperBodyMasses(body, build).slice(2), ({ part }) => part === 'head'),
     },
-    onHands: shareOn(held, 'hands'),
-    onElbows: shareOn(held, 'elbows'),
+    onHands: shareOn(supports, 'hands'),
+    onElbows: shareOn(supports, 'elbows'),
   };
 }
 

@@ -36,7 +36,7 @@ export function drawBody(body: Body, view: View, props: readonly PropUse[] = [])
   const camera = cameraFor(view);
   const flesh = paintFlesh(body, camera);
   const furniture = [
-    ...props.map((use) => paintProp(use, body, camera)),
+    ...props.flatMap((use) => paintProp(use, body, camera)),
     ...paintMachine(body, camera),
   ];
   const points: Point[] = [
@@ -94,6 +94,9 @@ export function fitFrame(frame: Frame, proportion: number): Frame {
   };
 }
 
+/** A way that dips under the floor is no way to show. */
+const UNDER_FLOOR = -0.08;
+
 /** Less than this is not worth an arrow. */
 const LEAST_MOVE = 0.09;
 
@@ -116,7 +119,8 @@ export function arrowBetween(a: Body, b: Body, view: View): string | undefined {
     if (!best || far > best.far + 0.01) best = { place, far };
   }
   if (!best || best.far < LEAST_MOVE) return undefined;
-  return curvePath(wayOf(best.place, a, b, camera));
+  const way = wayOf(best.place, a, b, camera);
+  return way.some(({ y }) => y < UNDER_FLOOR) && !a.pose.machine ? undefined : curvePath(way);
 }
 
 function wayOf(place: (body: Body) => Vec3, a: Body, b: Body, camera: Camera): Point[] {

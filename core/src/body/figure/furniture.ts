@@ -4,14 +4,14 @@ import type { Prop, PropPlace } from '../../movement/vocabulary.ts';
 import { BALL, BOX, CARRIAGE, FRAME_LENGTH, barPlace, pulleyPlace } from '../machine.ts';
 import { BODY_SIDES } from '../full-pose.ts';
 import type { Body } from '../skeleton.ts';
-import { lowestOf } from '../solids.ts';
+import { lowestOf, partSolids } from '../solids.ts';
 import { add, mix, NO_TURN, rotate, type Vec3 } from '../space.ts';
 import { depthOf, project, spotOf, type Camera, type Point, type Spot } from './camera.ts';
 import { chainPath, hullOf, linePath, polygonPath } from './outline.ts';
 
 /** What is not the body: props, the machine, what it is held by. */
 export interface FurniturePart {
-  tone: 'prop' | 'machine' | 'frame' | 'strap';
+  tone: 'prop' | 'propTop' | 'machine' | 'machineTop' | 'frame' | 'frameTop' | 'strap';
   depth: number;
   d: string;
   line: boolean;
@@ -114,35 +114,46 @@ function anchorOf(place: PropPlace, body: Body): Anchor {
     case 'round sole':
       return { at: right.foot ? mix(right.heel, right.toe, 0.7) : right.toe, under: false };
     case 'under body':
-      return { ...under('waist'), at: [0, BALL.height, 0], under: true };
+      return underBody(body);
   }
 }
 
+/** The large ball lies under the part that is said to rest as high as it. */
+function underBody(body: Body): Anchor {
+  const part = body.pose.rest.find(([, height]) => height > BALL.height / 2)?.[0] ?? 'waist';
+  const solids = partSolids(body, part);
+  const x = solids.reduce((sum, { centre }) => sum + centre[0], 0) / solids.length;
+  const ahead = part === 'elbows' ? FOREARM_AHEAD : 0;
+  return { at: [x + ahead, BALL.height, 0], under: true };
+}
+
+/** The ball's middle lies under the forearms, not under the elbows. */
+const FOREARM_AHEAD = 0.06;
+
 const ROUND: ReadonlySet<Prop> = new Set(['small-ball', 'stability-ball']);
 
-export function paintProp(use: PropUse, body: Body, camera: Camera): FurniturePart {
-  if (use.prop === 'band') return paintBand(use, body, camera);
+export function paintProp(use: PropUse, body: Body, camera: Camera): FurniturePart[] {
+  if (use.prop === 'band') return [paintBand(use, body, camera)];
   const { centre, under, touches } = placeProp(use, body);
   const [long, , wide] = SIZE[use.prop];
   const tall = propHeight(use.prop, use.count);
   const depth = depthOf(camera, centre) - (under ? 0.12 : 0);
   if (ROUND.has(use.prop)) {
-    return roundPart(
-      camera,
-      centre,
-      tall / 2,
-      under ? pressedIn(touches[1], tall) : tall / 2,
-      depth,
-    );
+    const half = under ? pressedIn(touches[1], tall) : tall / 2;
+    return [roundPart(camera, centre, tall / 2, half, depth)];
   }
-  if (use.prop === 'spine-support') return archPart(camera, centre, long, tall, wide, depth);
-  return boxPart('prop', camera, centre, [long, tall, wide], depth);
+  if (use.prop === 'spine-support') return [archPart(camera, centre, long, tall, wide, depth)];
+  if (!under) return boxParts('prop', camera, centre, BETWEEN, depth);
+  return boxParts('prop', camera, centre, [long, tall, wide], depth);
 }
 
 /** Half the height of a soft ball with a body on it. */
 function pressedIn(bodyHeight: number, tall: number): number {
   return Math.min(tall, Math.max(tall * 0.55, bodyHeight)) / 2;
 }
+
+/** A cushion or block that is held between limbs is seen edge on. */
+const BETWEEN: Vec3 = [0.12, 0.05, 0.08];
 
 function roundPart(
   camera: Camera,
@@ -170,23 +181,28 @@ function cornersOf(spot: Spot, radius: number): Point[] {
   ];
 }
 
-function boxPart(
-  tone: FurniturePart['tone'],
+/** A box as its outline and its lighter upper face. */
+function boxParts(
+  tone: 'prop' | 'machine' | 'frame',
   camera: Camera,
   centre: Vec3,
   [long, tall, wide]: Vec3,
   depth: number,
-): FurniturePart {
-  const corners: Point[] = [];
-  for (const x of [-0.5, 0.5]) {
-    for (const y of [-0.5, 0.5]) {
-      for (const z of [-0.5, 0.5]) {
-        corners.push(project(camera, add(centre, [x * long, y * tall, z * wide])));
-      }
-    }
-  }
-  const hull = hullOf(corners);
-  return { tone, depth, d: polygonPath(hull), line: false, points: hull };
+): FurniturePart[] {
+  const corner = (x: number, y: number, z: number): Point =>
+    project(camera, add(centre, [x * long, y * tall, z * wide]));
+  const face = (y: number): Point[] => [
+    corner(-0.5, y, -0.5),
+    corner(0.5, y, -0.5),
+    corner(0.5, y, 0.5),
+    corner(-0.5, y, 0.5),
+  ];
+  const top = face(0.5);
+  const hull = hullOf([...top, ...face(-0.5)]);
+  return [
+    { tone, depth, d: polygonPath(hull), line: false, points: hull },
+    { tone: `${tone}Top`, depth: depth + 1e-4, d: polygonPath(top), line: false, points: top },
+  ];
 }
 
 /** A low arch, highest in its middle. */
@@ -240,12 +256,12 @@ export function paintMachine(body: Body, camera: Camera): FurniturePart[] {
   const under = -10;
   const frameMiddle = barX - (way * FRAME_LENGTH) / 2;
   const down = -(CARRIAGE.thickness + CARRIAGE.overFloor);
-  const parts: FurniturePart[] = [
-    boxPart('frame', camera, [frameMiddle, -0.085, 0], [FRAME_LENGTH, 0.045, 0.34], under),
-    ...[barX - way * 0.06, barX - way * (FRAME_LENGTH - 0.06)].map((x) =>
-      boxPart('frame', camera, [x, (down - 0.1) / 2, 0], [0.05, -down - 0.1, 0.3], under - 1),
+  const parts = [
+    ...boxParts('frame', camera, [frameMiddle, -0.085, 0], [FRAME_LENGTH, 0.045, 0.34], under),
+    ...[barX - way * 0.06, barX - way * (FRAME_LENGTH - 0.06)].flatMap((x) =>
+      boxParts('frame', camera, [x, (down - 0.1) / 2, 0], [0.05, -down - 0.1, 0.3], under - 1),
     ),
-    boxPart(
+    ...boxParts(
       'machine',
       camera,
       [machine.middle, -CARRIAGE.thickness / 2, 0],
@@ -256,26 +272,20 @@ export function paintMachine(body: Body, camera: Camera): FurniturePart[] {
   const restX = machine.middle - way * (CARRIAGE.length / 2 - 0.13);
   if (machine.box === 'none') {
     for (const z of [-0.09, 0.09]) {
-      parts.push(
-        boxPart('frame', camera, [restX, 0.045, z], [0.035, 0.09, 0.04], z < 0 ? under + 2 : z),
-      );
+      const depth = z < 0 ? under + 2 : z;
+      parts.push(...boxParts('frame', camera, [restX, 0.045, z], [0.035, 0.09, 0.04], depth));
     }
   } else {
     const long = machine.box === 'long' ? BOX.long : BOX.short;
+    const wide = machine.box === 'long' ? 0.24 : 0.36;
+    const size: Vec3 = [long, BOX.height, wide];
     parts.push(
-      boxPart(
-        'machine',
-        camera,
-        [machine.middle, BOX.height / 2, 0],
-        [long, BOX.height, machine.box === 'long' ? 0.24 : 0.36],
-        under + 3,
-      ),
+      ...boxParts('machine', camera, [machine.middle, BOX.height / 2, 0], size, under + 3),
     );
   }
   if (machine.board) {
-    parts.push(
-      boxPart('machine', camera, [barX + way * 0.02, 0.1, 0], [0.03, 0.34, 0.34], under + 2),
-    );
+    const place: Vec3 = [barX + way * 0.02, 0.13, 0];
+    parts.push(...boxParts('machine', camera, place, [0.03, 0.4, 0.34], under + 2));
   } else if (machine.height !== 'off') {
     parts.push(barPart(camera, barX, barY, way, under));
   }

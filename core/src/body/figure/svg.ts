@@ -12,8 +12,11 @@ export const PAPER_PALETTE: Palette = {
   near: '#2b5f45',
   hair: '#1d3a2c',
   prop: '#c97b4a',
-  machine: '#d8cfbd',
-  frame: '#b5aa96',
+  propTop: '#dc9a6c',
+  machine: '#cdc3af',
+  machineTop: '#e0d8c7',
+  frame: '#b0a590',
+  frameTop: '#c4baa6',
   strap: '#8a7f6c',
   arrow: '#b0562a',
 };

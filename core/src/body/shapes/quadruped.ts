@@ -73,7 +73,7 @@ export const quadruped: Record<string, Pose> = {
     lean: 84,
     rest: { toes: 0, hands: 0 },
     along: -0.2,
-    legs: { flex: 84, bend: 102, point: -18 },
+    legs: { flex: 86, bend: 110, point: -30 },
     arms: { flex: 82, wrist: 90 },
   },
   child: {

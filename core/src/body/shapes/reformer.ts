@@ -18,7 +18,7 @@ export const reformer: Record<string, Pose> = {
   'carriage-out': {
     shape: 'carriage-home',
     name: 'lying on the carriage, legs pressed long',
-    machine: { ...LYING, out: 0.27 },
+    machine: { ...LYING, out: 0.4 },
   },
   'carriage-toes-home': {
     shape: 'carriage-home',
@@ -29,7 +29,7 @@ export const reformer: Record<string, Pose> = {
   'carriage-toes-out': {
     shape: 'carriage-toes-home',
     name: 'lying on the carriage, balls of the feet on the bar, legs long',
-    machine: { ...LYING, out: 0.3 },
+    machine: { ...LYING, out: 0.4 },
   },
   'straps-arms': {
     shape: 'carriage-home',
