@@ -756,6 +756,7 @@ export const awareness: ExerciseInput[] = [
         demands: [],
         feel: 'A small rocking, shoulders heavy.',
         stepBack: 'Sway a hand’s breadth.',
+        held: 'Shoulders and arms stay wide on the mat; the legs are let down by their weight.',
         poses: ['supine-bent', 'supine-knees-over'],
       },
       {
@@ -786,6 +787,7 @@ export const awareness: ExerciseInput[] = [
         stepBack: 'Feet down.',
         lighterBecause:
           'At 90/90 the legs stay nearer over the pelvis than in the wide fall; they have no foot to steer by.',
+        held: 'Shoulders and arms stay wide on the mat; the legs are let down by their weight.',
         poses: ['supine-90', 'supine-90-over'],
       },
     ],

@@ -279,6 +279,7 @@ export const handsAndKnees: ExerciseInput[] = [
         feel: 'Nothing tips.',
         stepBack: 'Both hands down.',
         held: 'For the moment of the lift the weight leans over the other hand.',
+        lighterBecause: 'One hand leaves for a moment; what grows is the turn to be held.',
         poses: [
           'bear',
           {

@@ -856,7 +856,6 @@ export const planks: ExerciseInput[] = [
         feel: 'Hips level, crown up.',
         stepBack: 'Fingertip.',
         held: 'The hip shifts a little over the standing foot.',
-        lighterBecause: 'No arm reaches out any more; the balance is what grows.',
         poses: ['standing-knee'],
       },
     ],

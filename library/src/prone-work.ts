@@ -631,6 +631,7 @@ export const proneWork: ExerciseInput[] = [
         stepBack: 'Hands on the ball.',
         props: [BIG_BALL],
         held: 'The feet, wide or against a wall, hold the ball where it is.',
+        lighterBecause: 'Bent arms bring their weight nearer; the hands no longer help.',
         poses: [
           {
             shape: 'prone',

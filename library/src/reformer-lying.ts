@@ -708,6 +708,8 @@ export const reformerLying: ExerciseInput[] = [
         feel: 'Open from the sit bones.',
         stepBack: 'Smaller.',
         settings: LEG_STRAPS,
+        lighterBecause:
+          'The legs stay over the hips; the reach of the inner thigh is what is asked.',
         poses: [
           {
             shape: 'straps-feet-up',
@@ -1365,7 +1367,6 @@ export const reformerLying: ExerciseInput[] = [
           loops: 'short',
           box: 'none',
         },
-        lighterBecause: 'The spring is lighter, yet it now pulls back instead of helping.',
         poses: [
           {
             shape: 'carriage-sit',

@@ -480,6 +480,8 @@ export const rolling: ExerciseInput[] = [
         demands: [...ROUND, 'neck-curl'],
         feel: 'Heels press, belly scoops.',
         stepBack: 'Bend the knees.',
+        lighterBecause:
+          'Long legs weigh against the trunk; the fold at the end hangs. Rising without the feet is what is harder.',
         poses: [
           {
             shape: 'supine-long',
@@ -820,6 +822,7 @@ export const rolling: ExerciseInput[] = [
         feel: 'Elbows carry, neck is free.',
         stepBack: 'Pelvis on a ball.',
         held: 'The hands at the hips and the elbows on the mat carry it.',
+        lighterBecause: 'The lifted hips bring the legs over the shoulders; the base shrinks.',
         poses: [
           {
             shape: 'legs-to-ceiling',

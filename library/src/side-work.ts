@@ -849,7 +849,6 @@ export const sideWork: ExerciseInput[] = [
         stepBack: 'Smaller.',
         props: [support('pad', 'under knees', { optional: true })],
         held: 'The hip shifts over the knee as the leg lifts.',
-        lighterBecause: 'The lower hand widens the base; the swing is what grows.',
         poses: [
           {
             shape: 'kneeling-side',

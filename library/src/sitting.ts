@@ -126,6 +126,7 @@ export const sitting: ExerciseInput[] = [
         demands: ['flexion-loaded', 'rotation-loaded', 'rotation-end-range'],
         feel: 'The far sit bone stays down.',
         stepBack: 'Soften the knees.',
+        lighterBecause: 'The deep fold hangs in the back; the reach and the turn grow.',
         poses: [
           { shape: 'sit-wide', name: 'sitting tall, legs wide, turned', turn: [4, 18, 22, 0] },
           'sit-wide-turn-reach',

@@ -142,6 +142,7 @@ export const stretches: ExerciseInput[] = [
         demands: ['hip-across-midline', 'rotation-small'],
         feel: 'The weight of the legs does it.',
         stepBack: 'Uncross.',
+        held: 'Shoulders and arms stay wide on the mat; the legs are let down by their weight.',
         poses: [
           {
             shape: 'supine-t',

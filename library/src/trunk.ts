@@ -603,6 +603,7 @@ export const trunk: ExerciseInput[] = [
         feel: 'Waist wrings softly.',
         stepBack: 'Smaller.',
         spineLoad: 0,
+        held: 'Shoulders and arms stay wide on the mat; the legs are let down by their weight.',
         poses: ['supine-t', 'supine-knees-over'],
       },
       {
@@ -613,8 +614,6 @@ export const trunk: ExerciseInput[] = [
         feel: 'The waist brings the legs home.',
         stepBack: 'One foot down, then both.',
         props: [{ prop: 'small-ball', place: 'between knees', role: 'feedback' }],
-        lighterBecause:
-          'With knees together over the pelvis the lever is shorter; no foot steers it.',
         poses: [
           {
             shape: 'supine-90',

@@ -36,7 +36,7 @@ export interface Demand {
  */
 const SCALE = {
   'trunk lever': { most: 30, full: 0.11 },
-  'leg lever': { most: 20, full: 0.085 },
+  'leg lever': { most: 20, full: 0.07 },
   'arm load': { most: 16, full: 1 },
   neck: { most: 5, full: 0.012 },
   'moving limbs': { most: 6, full: 4 },
@@ -59,7 +59,7 @@ export function demandOf(option: Option): Demand {
 /** The demand on the scale that classes are planned with: 0 rest to 5 very strong. */
 export function effortOf(option: Option): number {
   const most = 5;
-  const points = 13.5;
+  const points = 11.5;
   return Math.min(most, Math.round((demandOf(option).score / points) * 2) / 2);
 }
 
@@ -75,7 +75,7 @@ function measure(option: Option): Demand {
   const held = supportedBy(option);
   const parts = [
     trunkLever(bodies, statics, held),
-    legLever(bodies, statics),
+    legLever(bodies, statics, option.held !== undefined),
     armLoad(statics),
     neckLoad(bodies, statics),
     movingLimbs(bodies),
@@ -102,7 +102,7 @@ function supportedBy(option: Option): number {
   const strapped = option.poses.some(
     (pose) => typeof pose !== 'string' && pose.machine?.straps === 'hands',
   );
-  return propped || (strapped && option.levers.includes('support')) ? 0.35 : 0;
+  return propped || option.held || (strapped && option.levers.includes('support')) ? 0.35 : 0;
 }
 
 /** What is lifted by hand is not carried by the trunk alone. */
@@ -147,7 +147,10 @@ function trunkMoments(body: Body | undefined, at: Statics): [place: string, mome
     ['the upper back', moments.highBack * HIGHER_UP.upper],
   ];
   const upperHangs = shareOf(['shoulders', 'head', 'elbows', 'hands']) <= RESTS;
-  if (shareOf(UPPER_PARTS) <= RESTS) return [['L5/S1', moments.lowBack], ...hang];
+  if (shareOf(UPPER_PARTS) <= RESTS) {
+    const slack = hangsForward(body) ? LIGAMENTS_LEAVE : 1;
+    return [['L5/S1', moments.lowBack * slack], ...(slack < 1 ? [] : hang)];
+  }
   if (legs) return [['L5/S1', moments.lowBack], ...(upperHangs ? hang.slice(1) : [])];
   const free = BODY_SIDES.reduce(
     (sum, side) => sum + moments.hip[side] * (isHeld(body, side) ? HANDS_CARRY : 1),
@@ -156,13 +159,26 @@ function trunkMoments(body: Body | undefined, at: Statics): [place: string, mome
   return [['the hips', free], ...(upperHangs ? hang.slice(1) : [])];
 }
 
+/** A rounded back that hangs forward is held by its ligaments more than by work. */
+function hangsForward(body: Body | undefined): boolean {
+  if (!body) return false;
+  const [low, middle, upper] = body.pose.round;
+  return low + middle + upper > 40 && body.pose.lean >= 0;
+}
+
+const LIGAMENTS_LEAVE = 0.4;
+
 /** The same moment is more for the smaller trunk that is left higher up. */
 const HIGHER_UP = { middle: 1.3, upper: 3.2 } as const;
 
 /** Moments of lying quietly, which ask nothing. */
 const LEAST_LEVER = 0.016;
 
-function legLever(bodies: readonly Body[], statics: readonly Statics[]): DemandPart {
+function legLever(
+  bodies: readonly Body[],
+  statics: readonly Statics[],
+  letDown: boolean,
+): DemandPart {
   let [most, both] = [0, 0];
   statics.forEach(({ moments, supports }, index) => {
     const free = BODY_SIDES.map((side) => {
@@ -178,7 +194,7 @@ function legLever(bodies: readonly Body[], statics: readonly Statics[]): DemandP
   });
   return part(
     'leg lever',
-    both - 0.008,
+    (both - 0.008) * (letDown ? HANDS_CARRY : 1),
     `the legs turn about the hips with ${perMille(both)}, the greater with ${perMille(most)}`,
   );
 }

@@ -94,7 +94,7 @@ function applyChange(base: FullPose, change: Pose): FullPose {
 
 /** The same pose on the other side: limbs change places, bends and turns change their way. */
 export function mirrorPose(pose: FullPose): FullPose {
-  const flip = (curve: Curve): Curve => curve.map((degrees) => -degrees) as Curve;
+  const flip = ([a, b, c, d]: Curve): Curve => [-a, -b, -c, -d];
   return {
     ...pose,
     roll: -pose.roll,

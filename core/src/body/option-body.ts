@@ -1,12 +1,18 @@
 import type { Exercise, Option } from '../movement/exercise.ts';
+import type { KeyPose } from '../movement/pose.ts';
 import { mirrorPose } from './full-pose.ts';
 import { fullPose } from './shapes/index.ts';
 import { layOutBody, type Body } from './skeleton.ts';
 
-const BODIES = new WeakMap<Option, Body[]>();
+/** Whatever is shown in key poses: an option, mostly. */
+export interface Posed {
+  poses: readonly KeyPose[];
+}
 
-/** The bodies of an option's key poses, laid out once. */
-export function bodiesOf(option: Option): Body[] {
+const BODIES = new WeakMap<Posed, Body[]>();
+
+/** The bodies of key poses, laid out once. */
+export function bodiesOf(option: Posed): Body[] {
   const known = BODIES.get(option);
   if (known) return known;
   const bodies = option.poses.map((pose) => layOutBody(fullPose(pose)));
@@ -14,9 +20,15 @@ export function bodiesOf(option: Option): Body[] {
   return bodies;
 }
 
-/** The same for the second side. */
-export function mirroredBodiesOf(option: Option): Body[] {
-  return option.poses.map((pose) => layOutBody(mirrorPose(fullPose(pose))));
+const MIRRORED = new WeakMap<Posed, Body[]>();
+
+/** The same on the other side, by rule: limbs change places, bends and turns change their way. */
+export function mirroredBodiesOf(option: Posed): Body[] {
+  const known = MIRRORED.get(option);
+  if (known) return known;
+  const bodies = option.poses.map((pose) => layOutBody(mirrorPose(fullPose(pose))));
+  MIRRORED.set(option, bodies);
+  return bodies;
 }
 
 /** What the key poses show, in words, for those who do not see the picture. */

@@ -2,7 +2,16 @@ import { Exercise, type ExerciseInput } from '../movement/exercise.ts';
 import { createCatalogue, type Catalogue } from '../movement/catalogue.ts';
 
 type Change = Partial<Omit<ExerciseInput, 'options'>> & { options?: Partial<OptionInput>[] };
-type OptionInput = ExerciseInput['options'][number];
+type OptionInput = ExerciseInput['options'][number] & { effort?: keyof typeof SHAPE_OF_EFFORT };
+
+/** Shapes that the body model gives these efforts. */
+const SHAPE_OF_EFFORT = {
+  0: 'supine-bent',
+  1: 'chest-lift',
+  2: 'v-sit',
+  3: 'plank',
+  4: 'side-plank',
+} as const;
 
 /** A plain exercise for tests; every field can be changed. */
 export function makeExercise(slug: string, change: Change = {}): Exercise {
@@ -32,22 +41,23 @@ export function makeExercise(slug: string, change: Change = {}): Exercise {
       { fault: 'c', remedy: 'd' },
     ],
     swaps: ['other'],
-    floor: { lengthM: 1.8, widthM: 0.6 },
     ...rest,
   });
 }
 
-function makeOption(number: number, change: Partial<OptionInput>): OptionInput {
+function makeOption(
+  number: number,
+  { effort = 1, ...change }: Partial<OptionInput>,
+): ExerciseInput['options'][number] {
   return {
     number,
     name: `way ${number}`,
     change: 'harder',
     levers: ['range'],
     demands: [],
-    effort: 1,
     feel: 'it',
     stepBack: 'less',
-    poses: ['supine-bent'],
+    poses: [SHAPE_OF_EFFORT[effort]],
     ...change,
   };
 }

@@ -1,76 +1,119 @@
 import { useMemo } from 'react';
-import { drawFigure } from '@wrenfern/core/body/figure';
-import { figurePaths, frameFigure, toDrawing } from '@wrenfern/core/body/paths';
-import { shapeOf } from '@wrenfern/core/body/shapes';
+import {
+  arrowBetween,
+  drawBody,
+  fitFrame,
+  joinFrames,
+  type FigurePart,
+  type Frame,
+} from '@wrenfern/core/body/figure/draw';
+import { bodiesOf, mirroredBodiesOf, type Posed } from '@wrenfern/core/body/option-body';
 import type { PropUse } from '@wrenfern/core/movement/exercise';
+import type { View } from '@wrenfern/core/movement/pose';
 
 interface FigureProps {
-  pose: string;
-  props?: readonly PropUse[];
+  /** An option, or anything else with key poses. The same object is laid out once only. */
+  of: Posed & { props?: readonly PropUse[] };
+  view?: View | undefined;
+  /** Which key pose, from 0; the last when left out. */
+  pose?: number;
+  /** Drawn on the other side. */
+  mirrored?: boolean;
+  /** Shows the way of what moves most. */
+  arrow?: boolean;
   width: number;
   height: number;
   /** Left out where the words beside it already say what is drawn. */
   label?: boolean;
-  className?: string;
+  className?: string | undefined;
 }
 
-const FILL = {
-  far: 'var(--body-far)',
-  trunk: 'var(--body-trunk)',
-  near: 'var(--body-near)',
-} as const;
-
-const ROUND = new Set(['small-ball', 'stability-ball', 'band']);
-
-/** A body in a key pose, on the floor, with what it holds. */
-export function Figure({ pose, props, width, height, label = false, className }: FigureProps) {
-  const { figure, box, paths } = useMemo(() => {
-    const drawn = drawFigure(shapeOf(pose), props);
+/** A body in a key pose, with what it lies on, what it holds and the machine it is on. */
+export function Figure({
+  of,
+  view = 'side',
+  pose,
+  mirrored = false,
+  arrow = false,
+  width,
+  height,
+  label = false,
+  className,
+}: FigureProps) {
+  const { parts, ground, frame, name, way } = useMemo(() => {
+    const bodies = mirrored ? mirroredBodiesOf(of) : bodiesOf(of);
+    const props = heldProps(of);
+    const figures = bodies.map((body) => drawBody(body, view, props));
+    const index = Math.min(pose ?? bodies.length - 1, bodies.length - 1);
+    const shown = figures[index];
+    const [first, second] = bodies;
     return {
-      figure: drawn,
-      box: frameFigure(drawn, width / height),
-      paths: figurePaths(drawn),
+      parts: shown?.parts ?? [],
+      ground: shown?.ground ?? '',
+      frame: fitFrame(joinFrames(figures.map((figure) => figure.frame)), width / height),
+      name: bodies[index]?.pose.name ?? '',
+      way: arrow && first && second ? arrowBetween(first, second, view) : undefined,
     };
-  }, [pose, props, width, height]);
-  const name = label ? { role: 'img', 'aria-label': figure.name } : { 'aria-hidden': true };
-  const held = figure.props.map((prop) => {
-    const w = toDrawing(prop.width);
-    const h = toDrawing(prop.height);
-    return (
-      <rect
-        key={`${prop.prop} ${prop.centre.x} ${prop.centre.y}`}
-        x={toDrawing(prop.centre.x) - w / 2}
-        y={-toDrawing(prop.centre.y) - h / 2}
-        width={w}
-        height={h}
-        rx={ROUND.has(prop.prop) ? w / 2 : 2}
-        fill="var(--prop)"
-      />
-    );
-  });
+  }, [of, view, pose, mirrored, arrow, width, height]);
   return (
-    <svg
-      viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
+    <FigureFrame
+      frame={frame}
       width={width}
       height={height}
       className={className}
-      {...name}
+      name={label ? name : undefined}
     >
-      <line
-        x1={box.x + 4}
-        x2={box.x + box.width - 4}
-        y1={0.5}
-        y2={0.5}
-        stroke="var(--line-strong)"
-        strokeWidth={0.7}
-        opacity={0.6}
-      />
-      {paths.map(({ part, d }, index) => (
-        <g key={part}>
-          {index === 1 ? held : null}
-          <path d={d} fill={FILL[part]} />
-        </g>
+      <path d={ground} className="figure-ground" />
+      {parts.map((part, index) => (
+        <Part key={`${index} ${part.tone}`} part={part} />
       ))}
+      {way ? <path d={way} className="figure-arrow" /> : null}
+    </FigureFrame>
+  );
+}
+
+/** Optional props are not drawn: most people do without. */
+export function heldProps(of: { props?: readonly PropUse[] }): PropUse[] {
+  return (of.props ?? []).filter((use) => !use.optional);
+}
+
+export function FigureFrame({
+  frame,
+  width,
+  height,
+  name,
+  className,
+  children,
+  ref,
+}: {
+  frame: Frame;
+  width: number;
+  height: number;
+  name: string | undefined;
+  className?: string | undefined;
+  children?: React.ReactNode;
+  ref?: React.Ref<SVGSVGElement>;
+}) {
+  const said = name ? { role: 'img', 'aria-label': name } : { 'aria-hidden': true };
+  return (
+    <svg
+      ref={ref}
+      viewBox={`${frame.x} ${frame.y} ${frame.width} ${frame.height}`}
+      width={width}
+      height={height}
+      className={className}
+      {...said}
+    >
+      {children}
     </svg>
+  );
+}
+
+function Part({ part }: { part: FigurePart }) {
+  return (
+    <>
+      {part.rim ? <path d={part.rim} className="figure-rim" /> : null}
+      <path d={part.d} className={`figure-${part.tone}${part.line ? ' figure-line' : ''}`} />
+    </>
   );
 }

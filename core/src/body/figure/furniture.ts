@@ -112,7 +112,7 @@ function anchorOf(place: PropPlace, body: Body): Anchor {
       return { at: [palm[0], Math.max(0, palm[1] - 0.014), palm[2]], under: true };
     }
     case 'round sole':
-      return { at: right.foot ? mix(right.heel, right.toe, 0.7) : right.toe, under: false };
+      return { at: mix(right.heel, right.toe, 0.7), under: false };
     case 'under body':
       return underBody(body);
   }

@@ -1,4 +1,5 @@
-import { standardOption, type Exercise } from '../../movement/exercise.ts';
+import { effortOfExercise } from '../../body/demand.ts';
+import { type Exercise } from '../../movement/exercise.ts';
 import { DIRECTIONS, type Direction } from '../../movement/directions.ts';
 import { showClock } from '../../plan/show-time.ts';
 import { coverDirections, DIRECTION_WORDS } from '../coverage.ts';
@@ -82,7 +83,7 @@ function addOneOfEach(context: RuleContext, most: Direction): Repair[] {
   const chosen = others.flatMap((move) => {
     const [lightest] = context.catalogue.all
       .filter(({ slug, moves }) => moves.every((each) => each === move) && !used.has(slug))
-      .sort((a, b) => standardOption(a).effort - standardOption(b).effort);
+      .sort((a, b) => effortOfExercise(a) - effortOfExercise(b));
     return lightest ? [lightest] : [];
   });
   const edits = chosen.flatMap((exercise) => {
@@ -131,7 +132,7 @@ function closingStart(context: RuleContext): number {
 function rank(context: RuleContext, { exercise, at }: Placed): number {
   const before = context.timeline.items[at - 1];
   const moves = before?.endPosition === exercise.position ? 0 : 10;
-  return moves + standardOption(exercise).effort + exercise.moves.length;
+  return moves + effortOfExercise(exercise) + exercise.moves.length;
 }
 
 function capital(text: string): string {

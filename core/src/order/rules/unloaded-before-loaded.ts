@@ -1,4 +1,5 @@
-import { standardOption, type Exercise } from '../../movement/exercise.ts';
+import { effortOfExercise } from '../../body/demand.ts';
+import { type Exercise } from '../../movement/exercise.ts';
 import { placeOf } from '../../plan/plan.ts';
 import type { TimedItem } from '../../plan/timing/timeline.ts';
 import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';
@@ -72,7 +73,7 @@ function bridge(context: RuleContext, item: TimedItem, highest: number): Repair[
     .sort(
       (a, b) =>
         Number(b.position === item.position) - Number(a.position === item.position) ||
-        standardOption(a).effort - standardOption(b).effort,
+        effortOfExercise(a) - effortOfExercise(b),
     )
     .slice(0, 6)
     .flatMap((exercise) => {
@@ -88,7 +89,7 @@ function climb(context: RuleContext, item: TimedItem, highest: number): Repair[]
   for (let load = highest + 1; load < item.spineLoad; load += 1) {
     const [gentlest] = context.catalogue.all
       .filter((exercise) => exercise.spineLoad === load)
-      .sort((a, b) => standardOption(a).effort - standardOption(b).effort);
+      .sort((a, b) => effortOfExercise(a) - effortOfExercise(b));
     if (gentlest) steps.push(gentlest);
   }
   const edits = steps.flatMap((exercise, index) => {

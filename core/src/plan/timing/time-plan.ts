@@ -1,3 +1,4 @@
+import { effortOf } from '../../body/demand.ts';
 import type { Catalogue } from '../../movement/catalogue.ts';
 import { optionOf, type Exercise, type Option } from '../../movement/exercise.ts';
 import type { Position } from '../../movement/vocabulary.ts';
@@ -153,7 +154,7 @@ function absorbIntoChange(walk: Walk, before: readonly LoosePart[]): void {
 function bodyOf(exercise: Exercise, option: Option) {
   return {
     moves: option.moves ?? exercise.moves,
-    effort: option.effort,
+    effort: effortOf(option),
     spineLoad: option.spineLoad ?? exercise.spineLoad,
   };
 }

@@ -94,13 +94,9 @@ function ExerciseHead({ item, catalogue }: { item: ExerciseItem; catalogue: Cata
       scope="col"
       className="sticky top-0 z-10 min-w-24 border-b border-line bg-paper px-1 pt-2 pb-2 align-bottom font-semibold"
     >
-      <Figure
-        pose={option?.poses.at(-1) ?? ''}
-        props={(option?.props ?? []).filter((use) => !use.optional)}
-        width={84}
-        height={44}
-        className="mx-auto"
-      />
+      {option ? (
+        <Figure of={option} view={exercise.view} width={84} height={50} className="mx-auto" />
+      ) : null}
       <span className="block text-[0.8125rem] leading-tight">{exercise.name}</span>
     </th>
   );

@@ -133,12 +133,7 @@ function Card({ exercise, seconds }: { exercise: Exercise; seconds: number }) {
         aria-label={`Drag ${exercise.name} into the class`}
         className="flex min-w-0 flex-1 touch-none items-center gap-2 pl-1.5 hover:bg-mist"
       >
-        <Figure
-          pose={option.poses.at(-1) ?? ''}
-          props={option.props.filter((use) => !use.optional)}
-          width={68}
-          height={46}
-        />
+        <Figure of={option} view={exercise.view} width={68} height={46} />
         <div className="min-w-0 flex-1">
           <p className="line-clamp-2 leading-tight font-semibold">{exercise.name}</p>
           <p className="truncate text-[0.8125rem] text-soft">

@@ -105,13 +105,7 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
         <p className="text-soft">{exercise.purpose}</p>
       </div>
       {option ? (
-        <Figure
-          pose={option.poses.at(-1) ?? ''}
-          props={option.props.filter((use) => !use.optional)}
-          width={228}
-          height={120}
-          label
-        />
+        <Figure of={option} view={exercise.view} width={228} height={130} arrow label />
       ) : null}
       <DoseEditor
         dose={dose}

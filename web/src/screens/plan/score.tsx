@@ -190,8 +190,8 @@ function ExerciseWords({
     <>
       {option ? (
         <Figure
-          pose={option.poses.at(-1) ?? option.poses[0] ?? ''}
-          props={option.props.filter((use) => !use.optional)}
+          of={option}
+          view={exercise.view}
           width={70}
           height={Math.min(height - 6, 46)}
           className="max-sm:hidden"

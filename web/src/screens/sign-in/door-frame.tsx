@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import { Figure } from '../../parts/figure.tsx';
 
+const REACHING = { poses: ['bird-dog'] };
+
 /** The page before the studio: a quiet picture on one side, the way in on the other. */
 export function DoorFrame({ children }: { children: ReactNode }) {
   return (
@@ -8,7 +10,7 @@ export function DoorFrame({ children }: { children: ReactNode }) {
       <section className="hidden flex-col justify-between bg-mist p-12 lg:flex">
         <p className="title text-2xl text-fern">Wrenfern</p>
         <div>
-          <Figure pose="bird-dog" width={430} height={220} />
+          <Figure of={REACHING} width={430} height={220} className="figure-on-mist" />
           <h2 className="mt-6 max-w-md text-3xl">
             Plan the hour, know who does what, and teach it looking up.
           </h2>

@@ -1,8 +1,9 @@
+import { useCallback, useEffect, useRef } from 'react';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { NowView } from '@wrenfern/core/live/run-class';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { catalogue } from '../../data/catalogue.ts';
-import { Figure } from '../../parts/figure.tsx';
+import { MovingFigure } from '../../parts/moving-figure.tsx';
 import { PROP_WORDS } from '../../parts/words.ts';
 
 const PART_NOW = {
@@ -21,6 +22,7 @@ export function NowStage({ now }: { now: NowView }) {
   const exercise = now.item.exercise ? catalogue.get(now.item.exercise) : undefined;
   const option = exercise?.options[(now.item.option ?? 1) - 1];
   const props = option?.props.filter((use) => !use.optional) ?? [];
+  const shareAt = useShareAt(now);
   const held = props.map((use) => `${PROP_WORDS[use.prop]} ${use.place}`);
   return (
     <section
@@ -38,12 +40,15 @@ export function NowStage({ now }: { now: NowView }) {
       </div>
       <div className="flex flex-1 items-center justify-around gap-6 max-sm:flex-none sm:max-lg:flex-col sm:max-lg:justify-center">
         {option ? (
-          <Figure
-            pose={poseNow(option.poses, now)}
-            props={props}
+          <MovingFigure
+            option={option}
+            view={exercise?.view ?? 'side'}
+            round={exercise?.tempo === 'circle'}
+            shareAt={shareAt}
+            playing={now.part?.kind === 'work' && now.part.eachS !== undefined}
+            mirrored={now.part?.side === 'left'}
             width={470}
-            height={230}
-            label
+            height={250}
             className="h-auto w-full max-w-xl min-w-0 max-lg:max-w-md max-sm:max-w-52"
           />
         ) : null}
@@ -69,11 +74,17 @@ export function NowStage({ now }: { now: NowView }) {
   );
 }
 
-/** Back and forth between the key poses, one a phase. */
-function poseNow(poses: readonly string[], now: NowView): string {
-  const first = poses[0] ?? '';
-  if (now.part?.kind !== 'work' || poses.length < 2) return poses.at(-1) ?? first;
-  return phaseShare(now) < 0.5 ? (poses.at(-1) ?? first) : first;
+/** The share of the repetition at any moment: the class clock, carried on between its ticks. */
+function useShareAt(now: NowView): (seconds: number) => number {
+  const known = useRef({ share: 0, atS: 0, eachS: 1 });
+  useEffect(() => {
+    const eachS = now.part?.eachS ?? 1;
+    known.current = { share: phaseShare(now), atS: performance.now() / 1000, eachS };
+  }, [now]);
+  return useCallback((seconds) => {
+    const { share, atS, eachS } = known.current;
+    return (share + Math.max(0, seconds - atS) / eachS) % 1;
+  }, []);
 }
 
 /** How far the present repetition is, 0 to 1. */

@@ -1,6 +1,7 @@
 import { Popover } from 'radix-ui';
 import type { Analysis } from '@wrenfern/core';
-import type { Exercise } from '@wrenfern/core/movement/exercise';
+import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
+import type { View } from '@wrenfern/core/movement/pose';
 import type { NowView } from '@wrenfern/core/live/run-class';
 import type { Choice } from '@wrenfern/core/people/choose-option';
 import { describeDose } from '@wrenfern/core/movement/dose';
@@ -69,14 +70,20 @@ function Versions(props: AsideProps) {
   return (
     <ul className="flex flex-col gap-2">
       {versions.map(({ choice, people }) => {
-        const { name, pose } = look(choice, exercise);
+        const { name, option, view } = look(choice, exercise);
         return (
           <li
             key={`${choice.kind} ${name}`}
             className="flex gap-3 rounded-2xl border border-line bg-leaf p-2.5"
           >
-            {pose ? (
-              <Figure pose={pose} width={92} height={60} className="shrink-0 max-lg:hidden" />
+            {option ? (
+              <Figure
+                of={option}
+                view={view}
+                width={92}
+                height={60}
+                className="shrink-0 max-lg:hidden"
+              />
             ) : null}
             <div className="min-w-0">
               <h2 className="text-lg leading-tight">{name}</h2>
@@ -95,15 +102,18 @@ function Versions(props: AsideProps) {
   );
 }
 
-function look(choice: Choice, exercise: Exercise): { name: string; pose: string | undefined } {
-  if (choice.kind === 'rest') return { name: `Rest: ${choice.shape}`, pose: undefined };
+function look(
+  choice: Choice,
+  exercise: Exercise,
+): { name: string; option?: Option | undefined; view?: View } {
+  if (choice.kind === 'rest') return { name: `Rest: ${choice.shape}` };
   const target = choice.kind === 'swap' ? catalogue.require(choice.exercise) : exercise;
   const option = target.options[choice.option - 1];
   const name =
     choice.kind === 'swap'
       ? `${target.name} instead: ${option?.name.toLowerCase() ?? ''}`
       : `${choice.option} · ${option?.name ?? ''}`;
-  return { name, pose: option?.poses.at(-1) };
+  return { name, option, view: target.view };
 }
 
 /** Moves a person up or down: one press, then the option. */
