@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
 import { analyse } from '@wrenfern/core';
-import { searchCatalogue } from '@wrenfern/core/movement/catalogue';
+import { searchCatalogue } from '@wrenfern/core/movement/search';
 import { Exercise } from '@wrenfern/core/movement/exercise';
 import { PROPS } from '@wrenfern/core/movement/vocabulary';
 import { chooseOptions } from '@wrenfern/core/people/choose-options';

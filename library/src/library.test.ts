@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { drawFigure } from '@wrenfern/core/body/figure';
 import { isShapeName, shapeOf } from '@wrenfern/core/body/shapes';
-import { searchCatalogue } from '@wrenfern/core/movement/catalogue';
+import { searchCatalogue } from '@wrenfern/core/movement/search';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { CAUTIONS, type Caution } from '@wrenfern/core/people/cautions';
 import { builtInCatalogue, builtInExercises } from './index.ts';

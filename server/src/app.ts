@@ -10,6 +10,7 @@ import type { Sequelize } from 'sequelize';
 import { classesRouter } from './api/classes.ts';
 import { ApiError } from './api/errors.ts';
 import { handleErrors, notFound } from './api/handle-errors.ts';
+import { exercisesRouter } from './api/exercises.ts';
 import { logRouter } from './api/log.ts';
 import { peopleRouter } from './api/people.ts';
 import { sessionRouter } from './api/session.ts';
@@ -43,6 +44,7 @@ export function createApp(parts: AppParts): Express {
     requireMember,
     todayRouter(),
     classesRouter(),
+    exercisesRouter(),
     logRouter(),
     peopleRouter(),
     studioRouter(),

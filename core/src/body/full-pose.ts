@@ -104,3 +104,17 @@ export function mirrorPose(pose: FullPose): FullPose {
     left: pose.right,
   };
 }
+
+/** A full pose written out again, standing on no shape. */
+export function poseOf(full: FullPose): Pose {
+  const { right, left, rest, machine, ...trunk } = full;
+  return {
+    ...trunk,
+    rightArm: right.arm,
+    leftArm: left.arm,
+    rightLeg: right.leg,
+    leftLeg: left.leg,
+    rest: Object.fromEntries(rest),
+    ...(machine ? { machine } : {}),
+  };
+}

@@ -93,7 +93,7 @@ export type Foundation = z.infer<typeof Foundation>;
 export const Depth = z.number().int().min(0).max(3);
 
 /** What is turned between one option and the next. */
-const LEVERS = [
+export const LEVERS = [
   'limb-length',
   'limbs-moving',
   'support',
@@ -170,7 +170,7 @@ const PROP_PLACES = [
 export const PropPlace = z.enum(PROP_PLACES);
 export type PropPlace = z.infer<typeof PropPlace>;
 
-const BODY_PARTS = [
+export const BODY_PARTS = [
   'trunk-front',
   'trunk-back',
   'trunk-sides',

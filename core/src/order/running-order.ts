@@ -50,3 +50,8 @@ export function addAt(plan: Plan, orderIndex: number, exercise: Exercise): Edit 
   const place = placeAt(plan, orderIndex);
   return place && { type: 'addItem', ...place, item: newItem(plan, exercise) };
 }
+
+/** What a repair may add: exercises of the machine that the class is on. */
+export function candidatesOf(context: { plan: Plan; catalogue: Catalogue }): readonly Exercise[] {
+  return context.catalogue.all.filter(({ machine }) => machine === context.plan.machine);
+}

@@ -68,6 +68,11 @@ const ROUTES: [
   ['post', '/classes/:id/events', 404],
   ['get', '/classes/:id/note', 404],
   ['put', '/classes/:id/note', 404],
+  ['get', '/exercises', 200],
+  ['put', '/exercises/:slug', 422],
+  ['get', '/exercises/:slug/versions', 404],
+  ['delete', '/exercises/:slug', 404],
+  ['get', '/exercises/:slug/history', 200],
   ['get', '/people', 200],
   ['post', '/people', 422],
   ['get', '/people/:person', 404],
@@ -85,6 +90,7 @@ const real = (path: string) =>
     .replace(':personId', personId)
     .replace(':person', personId)
     .replace(':member', instructorId)
+    .replace(':slug', 'own-curl')
     .replace(':id', classId)}`;
 
 /** A body that each route would take from a member, so that only the stranger is refused. */

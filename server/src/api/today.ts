@@ -2,10 +2,11 @@ import { Router } from 'express';
 import { Op } from 'sequelize';
 import { z } from 'zod';
 import { analyse } from '@wrenfern/core/analyse';
-import { builtInCatalogue } from '@wrenfern/library';
 import { memberOf } from '../auth/session.ts';
 import { ClassEvent, ClassRow, type Studio } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
+import { catalogueOf } from './studio-catalogue.ts';
+import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import {
   attendeesOf,
   contextOf,
@@ -48,23 +49,29 @@ export function todayRouter(): Router {
       order: [['startsAt', 'ASC']],
       limit: SHOWN,
     });
+    const catalogue = await catalogueOf(studioId);
     const [first, last] = [rows[0], rows.at(-1)];
     const before =
       first && last ? await taughtBetween(studioId, first.startsAt, last.startsAt) : [];
-    const classes = await Promise.all(rows.map((row) => readiness(row, studio, before)));
+    const classes = await Promise.all(rows.map((row) => readiness(row, studio, catalogue, before)));
     response.json({ classes });
   });
   return router;
 }
 
-async function readiness(row: ClassRow, studio: Studio, before: TaughtLesson[]) {
+async function readiness(
+  row: ClassRow,
+  studio: Studio,
+  catalogue: Catalogue,
+  before: TaughtLesson[],
+) {
   const attendees = await attendeesOf(studio.id, row.id);
   const personIds = attendees.map(({ person }) => person.id);
   const familiar = familiarTo(before, personIds, row.startsAt);
   const taught = await rowsOf(ClassEvent, studio.id).count({ classId: row.id });
   const day = dayOf(row.startsAt, studio.timeZone);
   const context = contextOf(studio, day, attendees, familiar);
-  const { timeline, findings, coverage } = analyse(row.plan, builtInCatalogue, context);
+  const { timeline, findings, coverage } = analyse(row.plan, catalogue, context);
   const about = (rules: readonly string[]) =>
     findings.filter((finding) => rules.includes(finding.rule)).map(({ sentence }) => sentence);
   return {

@@ -1,9 +1,10 @@
 import type { QueryInterface, Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as firstTables from './migrations/0001-first-tables.ts';
+import * as studioExercises from './migrations/0002-studio-exercises.ts';
 
 /** In the order in which they run; a name, once released, never changes. */
-const MIGRATIONS = [firstTables];
+const MIGRATIONS = [firstTables, studioExercises];
 
 /** Brings the tables up to date. Refuses a database that a newer Wrenfern has already changed. */
 export async function migrate(sequelize: Sequelize): Promise<string[]> {
@@ -19,7 +20,7 @@ export async function migrate(sequelize: Sequelize): Promise<string[]> {
     storage,
     logger: undefined,
   });
-  const known = new Set(MIGRATIONS.map(({ name }) => name));
+  const known = new Set<string>(MIGRATIONS.map(({ name }) => name));
   const unknown = (await storage.executed()).filter((name) => !known.has(name));
   if (unknown.length > 0) {
     throw new Error(

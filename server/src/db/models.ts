@@ -1,6 +1,7 @@
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 import type { HandChoice } from '@wrenfern/core/people/choose-option';
 import type { LiveEvent } from '@wrenfern/core/live/events';
+import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import type { Pace } from '@wrenfern/core/plan/timing/pace';
 import type { Cupboard } from '@wrenfern/core/room/props';
@@ -85,6 +86,19 @@ export class ClassEvent extends Model<
   declare studioId: string;
   declare classId: string;
   declare event: LiveEvent;
+  declare createdAt: CreationOptional<Date>;
+}
+
+/** One saved version of a studio's own exercise. */
+export class ExerciseVersion extends Model<
+  InferAttributes<ExerciseVersion>,
+  InferCreationAttributes<ExerciseVersion>
+> {
+  declare id: string;
+  declare studioId: string;
+  declare slug: string;
+  declare version: number;
+  declare exercise: Exercise;
   declare createdAt: CreationOptional<Date>;
 }
 
@@ -175,6 +189,17 @@ export function bindModels(sequelize: Sequelize): void {
       createdAt,
     },
     { sequelize, tableName: 'class_events', updatedAt: false },
+  );
+  ExerciseVersion.init(
+    {
+      id,
+      studioId,
+      slug: DataTypes.STRING(64),
+      version: DataTypes.INTEGER,
+      exercise: DataTypes.JSON,
+      createdAt,
+    },
+    { sequelize, tableName: 'exercise_versions', updatedAt: false },
   );
   ClassNote.init(
     {

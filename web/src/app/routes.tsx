@@ -5,6 +5,9 @@ import { ErrorPage, NotFound } from './error-page.tsx';
 import { ClassShell } from './class-shell.tsx';
 import { Shell } from './shell.tsx';
 
+/** What stands on the catalogue waits for the studio's own exercises. */
+const exercises = () => import('../data/catalogue-gate.tsx');
+
 /** Every screen is fetched when it is first opened. */
 export const router = createBrowserRouter([
   {
@@ -18,8 +21,20 @@ export const router = createBrowserRouter([
         children: [
           // Where nearly everyone begins: part of the first file, not fetched after it.
           { path: '/', Component: Today },
-          { path: '/library', lazy: () => import('../screens/library/library.tsx') },
-          { path: '/library/:slug', lazy: () => import('../screens/library/exercise-page.tsx') },
+          {
+            lazy: exercises,
+            children: [
+              { path: '/library', lazy: () => import('../screens/library/library.tsx') },
+              {
+                path: '/library/:slug',
+                lazy: () => import('../screens/library/exercise-page.tsx'),
+              },
+              {
+                path: '/library/:slug/edit',
+                lazy: () => import('../screens/library/editor/editor.tsx'),
+              },
+            ],
+          },
           { path: '/people', lazy: () => import('../screens/people/people.tsx') },
           { path: '/people/:id', lazy: () => import('../screens/people/person-page.tsx') },
           { path: '/studio', lazy: () => import('../screens/studio/studio.tsx') },
@@ -29,12 +44,22 @@ export const router = createBrowserRouter([
         path: '/classes/:id',
         element: <ClassShell />,
         children: [
-          { path: 'plan', lazy: () => import('../screens/plan/plan.tsx') },
-          { path: 'options', lazy: () => import('../screens/options/options.tsx') },
-          { path: 'log', lazy: () => import('../screens/log/log.tsx') },
+          {
+            lazy: exercises,
+            children: [
+              { path: 'plan', lazy: () => import('../screens/plan/plan.tsx') },
+              { path: 'options', lazy: () => import('../screens/options/options.tsx') },
+              { path: 'log', lazy: () => import('../screens/log/log.tsx') },
+            ],
+          },
         ],
       },
-      { path: '/classes/:id/teach', lazy: () => import('../screens/teach/teach.tsx') },
+      {
+        lazy: exercises,
+        children: [
+          { path: '/classes/:id/teach', lazy: () => import('../screens/teach/teach.tsx') },
+        ],
+      },
       { path: '*', element: <NotFound /> },
     ],
   },

@@ -1,3 +1,4 @@
+import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 import type { HandChoice } from '@wrenfern/core/people/choose-option';
 import type { Plan } from '@wrenfern/core/plan/plan';
@@ -77,4 +78,17 @@ export interface TeamMember {
   name: string;
   email: string;
   role: 'owner' | 'instructor';
+}
+
+/** One version of a studio's own exercise. */
+export interface OwnExercise {
+  exercise: Exercise;
+  version: number;
+  savedAt: string;
+}
+
+/** The classes an exercise stands in, newest first; `count` is of all of them. */
+export interface ExerciseHistory {
+  count: number;
+  classes: { id: string; title: string; startsAt: string; taught: boolean }[];
 }

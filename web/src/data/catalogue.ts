@@ -1,5 +1,27 @@
 import './zod-without-eval.ts';
-import { builtInCatalogue } from '@wrenfern/library';
+import { createCatalogue, type Catalogue } from '@wrenfern/core/movement/catalogue';
+import type { Exercise } from '@wrenfern/core/movement/exercise';
+import { builtInCatalogue, builtInExercises } from '@wrenfern/library';
 
-/** Every exercise that can be planned with. Imported by the screens that need it, not by the shell. */
-export const catalogue = builtInCatalogue;
+let merged: Catalogue = builtInCatalogue;
+
+/**
+ * Every exercise that can be planned with: the built-in ones and, once `CatalogueGate` has them, the
+ * studio's own. Imported by the screens that need it, not by the shell.
+ */
+export const catalogue: Catalogue = {
+  get all() {
+    return merged.all;
+  },
+  get: (slug) => merged.get(slug),
+  require: (slug) => merged.require(slug),
+};
+
+export function isBuiltIn(slug: string): boolean {
+  return builtInCatalogue.get(slug) !== undefined;
+}
+
+/** Puts the studio's own exercises beside the built-in ones. */
+export function mergeOwn(own: readonly Exercise[]): void {
+  merged = own.length === 0 ? builtInCatalogue : createCatalogue([...builtInExercises, ...own]);
+}

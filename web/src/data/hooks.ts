@@ -6,6 +6,8 @@ import type { Person } from '@wrenfern/core/people/person';
 import type {
   ClassSummaryRow,
   Door,
+  ExerciseHistory,
+  OwnExercise,
   ReadyClass,
   Session,
   StudioSettings,
@@ -53,6 +55,22 @@ export function useSession(): SWRResponse<Session, Error> {
 
 export function useDoor(): SWRResponse<Door, Error> {
   return useSWR<Door, Error>('/door', read);
+}
+
+/** The studio's own exercises, each in its latest version. */
+export function useOwnExercises(): SWRResponse<{ exercises: OwnExercise[] }, Error> {
+  return useSWR<{ exercises: OwnExercise[] }, Error>('/exercises', read);
+}
+
+export function useVersions(slug: string | undefined) {
+  return useSWR<{ versions: OwnExercise[] }, Error>(
+    slug ? `/exercises/${slug}/versions` : null,
+    read,
+  );
+}
+
+export function useExerciseHistory(slug: string): SWRResponse<ExerciseHistory, Error> {
+  return useSWR<ExerciseHistory, Error>(`/exercises/${slug}/history`, read);
 }
 
 /** `from` is the first moment of today, as an ISO time. */

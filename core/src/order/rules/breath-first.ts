@@ -3,7 +3,7 @@ import { placeOf } from '../../plan/plan.ts';
 import { showClock } from '../../plan/show-time.ts';
 import type { TimedItem } from '../../plan/timing/timeline.ts';
 import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';
-import { addAt, exerciseOf, placeAt, workingItems } from '../running-order.ts';
+import { addAt, exerciseOf, placeAt, workingItems, candidatesOf } from '../running-order.ts';
 
 /** The opening share of the class in which nothing is harder than gentle. */
 const OPENING_SHARE = 0.08;
@@ -77,7 +77,7 @@ function easeIn(context: RuleContext, item: TimedItem): Repair[] {
 
 function addAwareness(context: RuleContext): Repair[] {
   const used = new Set(context.timeline.items.map((item) => item.exercise));
-  return context.catalogue.all
+  return candidatesOf(context)
     .filter((exercise) => teachesAwareness(exercise) && !used.has(exercise.slug))
     .flatMap((exercise) => {
       const edit = addAt(context.plan, 0, exercise);

@@ -2,7 +2,14 @@ import { teaches, type Exercise } from '../../movement/exercise.ts';
 import { showClock } from '../../plan/show-time.ts';
 import type { TimedItem } from '../../plan/timing/timeline.ts';
 import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';
-import { addAt, exerciseOf, newItem, placeAt, workingItems } from '../running-order.ts';
+import {
+  candidatesOf,
+  addAt,
+  exerciseOf,
+  newItem,
+  placeAt,
+  workingItems,
+} from '../running-order.ts';
 
 /** The least share of the class that its soft close takes. */
 const CLOSE_SHARE = 0.1;
@@ -57,7 +64,7 @@ function addRelease(context: RuleContext): Repair[] {
   const used = new Set(context.timeline.items.map((item) => item.exercise));
   const at = context.timeline.items.length - trailingCount(context);
   const endsIn = context.timeline.items[at - 1]?.endPosition;
-  return context.catalogue.all
+  return candidatesOf(context)
     .filter((exercise) => exercise.family === 'release' && !used.has(exercise.slug))
     .sort((a, b) => Number(b.position === endsIn) - Number(a.position === endsIn))
     .flatMap((exercise) => {

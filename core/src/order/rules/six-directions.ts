@@ -4,7 +4,7 @@ import { DIRECTIONS, type Direction } from '../../movement/directions.ts';
 import { showClock } from '../../plan/show-time.ts';
 import { coverDirections, DIRECTION_WORDS } from '../coverage.ts';
 import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';
-import { addAt, workingItems } from '../running-order.ts';
+import { addAt, workingItems, candidatesOf } from '../running-order.ts';
 
 /** No direction may take more than this share of the directed time. */
 const MOST = 0.5;
@@ -63,7 +63,7 @@ function tooMuch(
 function addDirection(context: RuleContext, wanted: Direction[]): Repair[] {
   const move = wanted[0]?.split('-')[0];
   const used = new Set(context.timeline.items.map((item) => item.exercise));
-  return context.catalogue.all
+  return candidatesOf(context)
     .filter((exercise) => exercise.moves.some((each) => each === move) && !used.has(exercise.slug))
     .map((exercise) => ({ exercise, at: bestPlace(context, exercise) }))
     .sort((a, b) => rank(context, a) - rank(context, b))
@@ -81,7 +81,7 @@ function addOneOfEach(context: RuleContext, most: Direction): Repair[] {
   );
   const used = new Set(context.timeline.items.map((item) => item.exercise));
   const chosen = others.flatMap((move) => {
-    const [lightest] = context.catalogue.all
+    const [lightest] = candidatesOf(context)
       .filter(({ slug, moves }) => moves.every((each) => each === move) && !used.has(slug))
       .sort((a, b) => effortOfExercise(a) - effortOfExercise(b));
     return lightest ? [lightest] : [];

@@ -3,7 +3,7 @@ import { type Exercise } from '../../movement/exercise.ts';
 import { placeOf } from '../../plan/plan.ts';
 import type { TimedItem } from '../../plan/timing/timeline.ts';
 import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';
-import { addAt, workingItems } from '../running-order.ts';
+import { addAt, workingItems, candidatesOf } from '../running-order.ts';
 
 const LOAD_WORDS = [
   'lying',
@@ -68,7 +68,7 @@ function moveLater(context: RuleContext, item: TimedItem): Repair[] {
 function bridge(context: RuleContext, item: TimedItem, highest: number): Repair[] {
   const used = new Set(context.timeline.items.map((other) => other.exercise));
   const at = context.timeline.items.findIndex((other) => other.itemId === item.itemId);
-  return context.catalogue.all
+  return candidatesOf(context)
     .filter((exercise) => exercise.spineLoad === highest + 1 && !used.has(exercise.slug))
     .sort(
       (a, b) =>
@@ -87,7 +87,7 @@ function climb(context: RuleContext, item: TimedItem, highest: number): Repair[]
   const at = context.timeline.items.findIndex((other) => other.itemId === item.itemId);
   const steps: Exercise[] = [];
   for (let load = highest + 1; load < item.spineLoad; load += 1) {
-    const [gentlest] = context.catalogue.all
+    const [gentlest] = candidatesOf(context)
       .filter((exercise) => exercise.spineLoad === load)
       .sort((a, b) => effortOfExercise(a) - effortOfExercise(b));
     if (gentlest) steps.push(gentlest);

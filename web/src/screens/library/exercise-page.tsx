@@ -1,40 +1,81 @@
-import type { ReactNode } from 'react';
+import { Copy, Download, Pause, Pencil, Play } from 'lucide-react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
+import { floorSpaceOf } from '@wrenfern/core/body/option-body';
 import { describeDose } from '@wrenfern/core/movement/dose';
-import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
-import { CAUTIONS, DEMAND_WORDS, type Caution } from '@wrenfern/core/people/cautions';
+import type { Exercise } from '@wrenfern/core/movement/exercise';
+import { VIEWS, type View } from '@wrenfern/core/movement/pose';
+import { CAUTIONS, type Caution } from '@wrenfern/core/people/cautions';
 import { NotFound } from '../../app/error-page.tsx';
-import { catalogue } from '../../data/catalogue.ts';
-import { Figure } from '../../parts/figure.tsx';
-import { Frond } from '../../parts/frond.tsx';
+import { catalogue, isBuiltIn } from '../../data/catalogue.ts';
+import { exerciseFile } from '../../data/exercise-file.ts';
+import { Button, buttonClass } from '../../parts/button.tsx';
+import { ToggleChip } from '../../parts/chip.tsx';
+import { Select } from '../../parts/select.tsx';
 import {
   BODY_PART_WORDS,
   FOUNDATION_WORDS,
   MOVE_WORDS,
   POSITION_WORDS,
-  PROP_WORDS,
 } from '../../parts/words.ts';
+import { ExerciseUse } from './exercise-use.tsx';
+import { Ladder } from './ladder.tsx';
 
 /** One exercise: its ladder side by side, and everything a teacher says about it. */
 export function Component() {
   const { slug = '' } = useParams();
   const exercise = catalogue.get(slug);
   if (!exercise) return <NotFound />;
+  return <Page key={slug} exercise={exercise} />;
+}
+
+const VIEW_WORDS: Record<View, string> = {
+  side: 'from the side',
+  above: 'from a little above',
+  top: 'from high above',
+  front: 'from the front',
+  'three-quarter': 'from a corner',
+};
+
+function Page({ exercise }: { exercise: Exercise }) {
+  const [playing, setPlaying] = useState(true);
+  const [mirrored, setMirrored] = useState(false);
+  const [view, setView] = useState<View>(exercise.view);
+  const floor = useMemo(() => floorSpaceOf(exercise), [exercise]);
   return (
     <article className="pt-8">
       <Link to="/library" className="text-fern underline">
         Library
       </Link>
-      <h1 className="mt-1 text-3xl">{exercise.name}</h1>
+      <div className="mt-1 flex flex-wrap items-start justify-between gap-3">
+        <h1 className="text-3xl">{exercise.name}</h1>
+        <Actions exercise={exercise} />
+      </div>
       <p className="mt-1 max-w-2xl text-base">{exercise.purpose}</p>
       <p className="mt-1 text-soft">
+        {exercise.machine === 'reformer' ? 'reformer, ' : ''}
         {POSITION_WORDS[exercise.position]} ·{' '}
         {exercise.moves.map((move) => MOVE_WORDS[move]).join(', ')} · {describeDose(exercise.dose)}{' '}
         (usual {exercise.usual.least} to {exercise.usual.most})
         {exercise.otherNames.length > 0 ? ` · also: ${exercise.otherNames.join(', ')}` : ''}
         {exercise.classicOrder ? ` · number ${exercise.classicOrder} of the 1945 mat order` : ''}
       </p>
-      <Ladder exercise={exercise} />
+      <div className="mt-5 flex flex-wrap items-end gap-3">
+        <Button aria-pressed={playing} onClick={() => setPlaying(!playing)}>
+          {playing ? <Pause size={16} aria-hidden /> : <Play size={16} aria-hidden />}
+          {playing ? 'Stand still' : 'Move'}
+        </Button>
+        <Select
+          label="Seen"
+          value={view}
+          onChange={setView}
+          choices={VIEWS.map((value) => ({ value, name: VIEW_WORDS[value] }))}
+        />
+        <ToggleChip on={mirrored} onChange={setMirrored}>
+          other side
+        </ToggleChip>
+      </div>
+      <Ladder exercise={exercise} view={view} playing={playing} mirrored={mirrored} />
       <div className="mt-8 grid gap-x-10 gap-y-6 md:grid-cols-2">
         <Part title="Say">
           <List items={exercise.cues.map((cue) => `“${cue}”`)} />
@@ -69,7 +110,8 @@ export function Component() {
           <p className="text-soft">
             Works {exercise.movers.join(', ')}:{' '}
             {exercise.bodyParts.map((part) => BODY_PART_WORDS[part]).join(', ')}. Spine load{' '}
-            {exercise.spineLoad} of 4. Floor {exercise.floor.lengthM} × {exercise.floor.widthM} m.
+            {exercise.spineLoad} of 4. Needs a floor of {floor.lengthM.toFixed(1)} ×{' '}
+            {floor.widthM.toFixed(1)} m.
           </p>
         </Part>
         <Part title="Where it fits">
@@ -80,86 +122,33 @@ export function Component() {
         <Part title="Cautions">
           <Cautions exercise={exercise} />
         </Part>
+        <Part title="In your classes">
+          <ExerciseUse slug={exercise.slug} />
+        </Part>
       </div>
     </article>
   );
 }
 
-function Ladder({ exercise }: { exercise: Exercise }) {
+function Actions({ exercise }: { exercise: Exercise }) {
+  const own = !isBuiltIn(exercise.slug);
+  const download = () => {
+    const file = new Blob([exerciseFile(exercise)], { type: 'application/json' });
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(file);
+    link.download = `${exercise.slug}.json`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
   return (
-    <ol
-      className="mt-6 grid gap-3 sm:grid-cols-2 lg:grid-cols-4"
-      aria-label="Options, easiest first"
-    >
-      {exercise.options.map((option) => (
-        <li
-          key={option.number}
-          className="flex flex-col rounded-2xl border border-line bg-leaf p-4"
-        >
-          <div className="flex items-start justify-between">
-            <Figure
-              pose={option.poses.at(-1) ?? ''}
-              props={option.props.filter((use) => !use.optional)}
-              width={200}
-              height={110}
-              label
-              className="max-w-full"
-            />
-            <Frond
-              option={option.number}
-              of={exercise.options.length}
-              standard={option.number === exercise.standard}
-              size={36}
-              label={
-                option.number === exercise.standard ? 'standard option' : `option ${option.number}`
-              }
-            />
-          </div>
-          <h2 className="mt-2 text-lg">
-            {option.number} · {option.name}
-          </h2>
-          <p>
-            {option.number === 1 ? '' : 'Changes: '}
-            {option.change}
-          </p>
-          <dl className="mt-2 flex flex-col gap-1 text-[0.8125rem]">
-            <Fact name="Feel" value={option.feel} />
-            <Fact name="Step back" value={option.stepBack} />
-            <Fact name="Props" value={propWords(option)} />
-            <Fact
-              name="Asks for"
-              value={
-                option.demands.map((demand) => DEMAND_WORDS[demand]).join(', ') ||
-                'nothing that a caution speaks of'
-              }
-            />
-            <Fact
-              name="Effort"
-              value={`${option.effort} of 5 · turns ${option.levers.map((lever) => lever.replace('-', ' ')).join(', ')}`}
-            />
-          </dl>
-        </li>
-      ))}
-    </ol>
-  );
-}
-
-function propWords(option: Option): string {
-  return (
-    option.props
-      .map(
-        (use) =>
-          `${use.count > 1 ? `${use.count} × ` : ''}${PROP_WORDS[use.prop]} ${use.place} (${use.role}${use.optional ? ', if wanted' : ''})`,
-      )
-      .join('; ') || 'none'
-  );
-}
-
-function Fact({ name, value }: { name: string; value: string }) {
-  return (
-    <div>
-      <dt className="inline font-semibold">{name}: </dt>
-      <dd className="inline text-soft">{value}</dd>
+    <div className="flex flex-wrap gap-2">
+      <Button onClick={download}>
+        <Download size={16} aria-hidden /> Save as a file
+      </Button>
+      <Link to={`/library/${exercise.slug}/edit`} className={buttonClass('main')}>
+        {own ? <Pencil size={16} aria-hidden /> : <Copy size={16} aria-hidden />}
+        {own ? 'Edit' : 'Make our own from this'}
+      </Link>
     </div>
   );
 }

@@ -1,18 +1,12 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
+import { Upload } from 'lucide-react';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { searchCatalogue } from '@wrenfern/core/movement/catalogue';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import { standardOption, type Exercise } from '@wrenfern/core/movement/exercise';
-import {
-  DEMANDS,
-  FOUNDATIONS,
-  POSITIONS,
-  PROPS,
-  SPINE_MOVES,
-} from '@wrenfern/core/movement/vocabulary';
-import { DEMAND_WORDS } from '@wrenfern/core/people/cautions';
-import { catalogue } from '../../data/catalogue.ts';
+import { searchCatalogue } from '@wrenfern/core/movement/search';
+import { catalogue, isBuiltIn } from '../../data/catalogue.ts';
+import { Button } from '../../parts/button.tsx';
 import { petalsOf } from '../../parts/directions.ts';
 import { inputClass } from '../../parts/field.tsx';
 import { Figure } from '../../parts/figure.tsx';
@@ -20,10 +14,12 @@ import { Frond } from '../../parts/frond.tsx';
 import { Rose } from '../../parts/rose.tsx';
 import { Select } from '../../parts/select.tsx';
 import { Empty } from '../../parts/states.tsx';
-import { FOUNDATION_WORDS, MOVE_WORDS, POSITION_WORDS, PROP_WORDS } from '../../parts/words.ts';
+import { MOVE_WORDS, POSITION_WORDS } from '../../parts/words.ts';
+import { FILTERS } from './exercise-filters.ts';
+import { ImportExercise } from './import-exercise.tsx';
 
 const ANY = { value: '', name: 'any' };
-const CARD_PX = 194;
+const CARD_PX = 212;
 const LEAST_CARD_WIDTH = 230;
 
 /** Every exercise, by what one looks for. The filters stand in the address, so that they can be kept. */
@@ -44,80 +40,63 @@ export function Component() {
   const found = useMemo(
     () =>
       searchCatalogue(catalogue, search.get('q') ?? '').filter((exercise) =>
-        fits(exercise, search),
+        FILTERS.every(({ key, fits }) => {
+          const value = search.get(key);
+          return !value || fits(exercise, value);
+        }),
       ),
     [search],
   );
+  const narrowed = [...search.keys()].length > 0;
   return (
     <>
-      <div className="pt-8 pb-4">
-        <h1 className="text-3xl">Library</h1>
-        <p className="mt-1 text-base text-soft">
-          {found.length} of {catalogue.all.length} exercises
-        </p>
+      <div className="flex flex-wrap items-end justify-between gap-3 pt-8 pb-4">
+        <div>
+          <h1 className="text-3xl">Library</h1>
+          <p className="mt-1 text-base text-soft" aria-live="polite">
+            {found.length} of {catalogue.all.length} exercises
+          </p>
+        </div>
+        <ImportExercise
+          trigger={
+            <Button>
+              <Upload size={16} aria-hidden /> Bring in an exercise
+            </Button>
+          }
+        />
       </div>
-      <div className="mb-5 grid items-end gap-3 sm:grid-cols-3 lg:grid-cols-6">
+      <div className="mb-5 grid grid-cols-2 items-end gap-x-3 gap-y-2 sm:grid-cols-3 lg:grid-cols-5">
         <input
           type="search"
           aria-label="Search the library"
           placeholder="Search names"
           value={get('q')}
           onChange={(event) => set('q', event.target.value)}
-          className={`${inputClass} sm:col-span-3 lg:col-span-1`}
+          className={`${inputClass} max-lg:col-span-full`}
         />
-        <Select
-          label="Position"
-          value={get('position')}
-          onChange={(value) => set('position', value)}
-          choices={[ANY, ...POSITIONS.map((value) => ({ value, name: POSITION_WORDS[value] }))]}
-        />
-        <Select
-          label="Direction"
-          value={get('move')}
-          onChange={(value) => set('move', value)}
-          choices={[ANY, ...SPINE_MOVES.map((value) => ({ value, name: MOVE_WORDS[value] }))]}
-        />
-        <Select
-          label="Teaches"
-          value={get('teaches')}
-          onChange={(value) => set('teaches', value)}
-          choices={[ANY, ...FOUNDATIONS.map((value) => ({ value, name: FOUNDATION_WORDS[value] }))]}
-        />
-        <Select
-          label="Prop"
-          value={get('prop')}
-          onChange={(value) => set('prop', value)}
-          choices={[ANY, ...PROPS.map((value) => ({ value, name: PROP_WORDS[value] }))]}
-        />
-        <Select
-          label="Has an option without"
-          value={get('without')}
-          onChange={(value) => set('without', value)}
-          choices={[ANY, ...DEMANDS.map((value) => ({ value, name: DEMAND_WORDS[value] }))]}
-        />
+        {FILTERS.map(({ key, label, choices }) => (
+          <Select
+            key={key}
+            label={label}
+            value={get(key)}
+            onChange={(value) => set(key, value)}
+            choices={[ANY, ...choices]}
+          />
+        ))}
       </div>
       {found.length === 0 ? (
-        <Empty title="Nothing fits">Take a filter away, or search another word.</Empty>
+        <Empty title="Nothing fits">
+          <p>Take a filter away, or search another word.</p>
+          {narrowed ? (
+            <Button className="mt-3" onClick={() => setSearch({}, { replace: true })}>
+              Show everything
+            </Button>
+          ) : null}
+        </Empty>
       ) : (
         <Shelf exercises={found} />
       )}
     </>
-  );
-}
-
-function fits(exercise: Exercise, search: URLSearchParams): boolean {
-  const wanted = (key: string) => search.get(key) ?? '';
-  const is = (key: string, test: (value: string) => boolean) => !wanted(key) || test(wanted(key));
-  return (
-    is('position', (value) => exercise.position === value) &&
-    is('move', (value) => exercise.moves.some((move) => move === value)) &&
-    is('teaches', (value) => exercise.teaches.some(({ foundation }) => foundation === value)) &&
-    is('prop', (value) =>
-      exercise.options.some((option) => option.props.some(({ prop }) => prop === value)),
-    ) &&
-    is('without', (value) =>
-      exercise.options.some((option) => !option.demands.some((demand) => demand === value)),
-    )
   );
 }
 
@@ -179,10 +158,11 @@ function ExerciseCard({ exercise }: { exercise: Exercise }) {
     >
       <div className="flex items-start justify-between">
         <Figure
-          pose={option.poses.at(-1) ?? ''}
-          props={option.props.filter((use) => !use.optional)}
-          width={150}
-          height={84}
+          of={option}
+          view={exercise.view}
+          width={172}
+          height={104}
+          className="h-26 w-auto min-w-0 flex-1"
         />
         <div className="flex flex-col items-center gap-1">
           <Rose seconds={petalsOf(exercise.moves)} size={34} small />
@@ -195,8 +175,12 @@ function ExerciseCard({ exercise }: { exercise: Exercise }) {
           />
         </div>
       </div>
-      <p className="title mt-2 text-[1.0625rem]">{exercise.name}</p>
+      <p className="title mt-2 truncate text-[1.0625rem]" title={exercise.name}>
+        {exercise.name}
+      </p>
       <p className="line-clamp-2 text-[0.8125rem] text-soft">
+        {isBuiltIn(exercise.slug) ? '' : 'our own · '}
+        {exercise.machine === 'reformer' ? 'reformer, ' : ''}
         {POSITION_WORDS[exercise.position]} · {describeDose(exercise.dose)} ·{' '}
         {exercise.moves.map((move) => MOVE_WORDS[move]).join(', ')}
       </p>

@@ -3,15 +3,15 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { Plus } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { searchCatalogue } from '@wrenfern/core/movement/catalogue';
+import { searchCatalogue } from '@wrenfern/core/movement/search';
 import { standardOption, type Exercise } from '@wrenfern/core/movement/exercise';
 import { chooseOption } from '@wrenfern/core/people/choose-option';
 import { newItem } from '@wrenfern/core/order/running-order';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { Plan } from '@wrenfern/core/plan/plan';
-import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import type { BookedPerson } from '../../data/api-types.ts';
 import { catalogue } from '../../data/catalogue.ts';
+import { lengthOf } from '../../data/exercise-lengths.ts';
 import { ToggleChip } from '../../parts/chip.tsx';
 import { inputClass } from '../../parts/field.tsx';
 import { Figure } from '../../parts/figure.tsx';
@@ -37,13 +37,14 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
   const [on, setOn] = useState<ReadonlySet<FilterId>>(new Set());
   const { attendees } = usePlanScreen();
   const plan = useEditor((editor) => editor.plan);
-  const lengths = useMemo(() => lengthsOf(), []);
   const found = useMemo(
     () =>
-      searchCatalogue(catalogue, query).filter((exercise) =>
-        [...on].every((filter) => passes(filter, exercise, plan, attendees, day, lengths)),
+      searchCatalogue(catalogue, query).filter(
+        (exercise) =>
+          exercise.machine === plan.machine &&
+          [...on].every((filter) => passes(filter, exercise, plan, attendees, day)),
       ),
-    [query, on, plan, attendees, day, lengths],
+    [query, on, plan, attendees, day],
   );
   const scroller = useRef<HTMLDivElement>(null);
   // eslint-disable-next-line react-hooks/incompatible-library -- the list is small to render and never memoised
@@ -70,7 +71,7 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
           type="search"
           value={query}
           onChange={(event) => setQuery(event.target.value)}
-          placeholder={`Search ${catalogue.all.length} exercises   /`}
+          placeholder="Search exercises   /"
           className={inputClass}
         />
         <div className="flex flex-wrap gap-1.5" role="group" aria-label="Filters">
@@ -94,7 +95,7 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
                 className="absolute inset-x-0 top-0"
                 style={{ transform: `translateY(${row.start}px)`, height: CARD_PX - 6 }}
               >
-                <Card exercise={exercise} seconds={lengths.get(exercise.slug) ?? 0} />
+                <Card exercise={exercise} seconds={lengthOf(exercise)} />
               </li>
             ) : null;
           })}
@@ -154,26 +155,6 @@ function Card({ exercise, seconds }: { exercise: Exercise; seconds: number }) {
   );
 }
 
-/** How long each exercise takes on its own, briefly taught. */
-function lengthsOf(): Map<string, number> {
-  return new Map(
-    catalogue.all.map((exercise) => {
-      const plan: Plan = {
-        format: 'wrenfern-plan/1',
-        title: exercise.name,
-        machine: exercise.machine,
-        school: 'foundations-first',
-        targetS: 600,
-        note: '',
-        segments: [{ id: 'one', name: 'One', items: [] }],
-      };
-      const item = newItem(plan, exercise);
-      const alone = { ...plan, segments: [{ id: 'one', name: 'One', items: [item] }] };
-      return [exercise.slug, timePlan(alone, catalogue).totalS];
-    }),
-  );
-}
-
 const SHORT_S = 180;
 
 function passes(
@@ -182,7 +163,6 @@ function passes(
   plan: Plan,
   attendees: readonly BookedPerson[],
   day: string,
-  lengths: Map<string, number>,
 ): boolean {
   switch (filter) {
     case 'suits':
@@ -198,6 +178,6 @@ function passes(
     case 'bare':
       return standardOption(exercise).props.every((use) => use.optional);
     case 'short':
-      return (lengths.get(exercise.slug) ?? 0) < SHORT_S;
+      return lengthOf(exercise) < SHORT_S;
   }
 }

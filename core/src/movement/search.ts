@@ -1,0 +1,78 @@
+import Fuse from 'fuse.js';
+import type { Catalogue } from './catalogue.ts';
+import type { Exercise } from './exercise.ts';
+
+/** What is looked at, and how much a find there counts. */
+const KEYS = [
+  { name: 'name', weight: 6, getFn: ({ name }: Exercise) => plain(name) },
+  { name: 'slug', weight: 3, getFn: ({ slug }: Exercise) => plain(slug) },
+  {
+    name: 'otherNames',
+    weight: 4,
+    getFn: ({ otherNames }: Exercise) => otherNames.map(plain),
+  },
+  {
+    name: 'rest',
+    weight: 1,
+    getFn: ({ purpose, position, moves, bodyParts, movers, options }: Exercise) =>
+      [
+        purpose,
+        position,
+        ...moves,
+        ...bodyParts,
+        ...movers,
+        ...options.flatMap((option) => option.props.map(({ prop }) => prop)),
+      ].map(plain),
+  },
+];
+
+/** How far a word may be from what was meant: two letters that changed places in a short word. */
+const FORGIVING = 0.4;
+
+const INDEXES = new WeakMap<readonly Exercise[], Fuse<Exercise>>();
+
+/** Exercises in which every word asked for is found, spelled about so; the nearest first. */
+export function searchCatalogue(catalogue: Catalogue, query: string): Exercise[] {
+  const words = plain(query)
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter(Boolean);
+  const telling = words.filter((word) => word.length > 1);
+  if (telling.length === 0) return [...catalogue.all];
+  const index = indexOf(catalogue.all);
+  let found: Map<Exercise, number> | undefined;
+  for (const word of telling) {
+    const hits = new Map(index.search(word).map(({ item, score = 1 }) => [item, score]));
+    found = found ? intersect(found, hits) : hits;
+  }
+  return [...(found ?? [])].sort(([, a], [, b]) => a - b).map(([exercise]) => exercise);
+}
+
+function intersect(
+  before: ReadonlyMap<Exercise, number>,
+  hits: ReadonlyMap<Exercise, number>,
+): Map<Exercise, number> {
+  const both = new Map<Exercise, number>();
+  for (const [exercise, score] of before) {
+    const other = hits.get(exercise);
+    if (other !== undefined) both.set(exercise, score + other);
+  }
+  return both;
+}
+
+function indexOf(all: readonly Exercise[]): Fuse<Exercise> {
+  const known = INDEXES.get(all);
+  if (known) return known;
+  const made = new Fuse(all, {
+    keys: KEYS,
+    threshold: FORGIVING,
+    ignoreLocation: true,
+    includeScore: true,
+    minMatchCharLength: 2,
+  });
+  INDEXES.set(all, made);
+  return made;
+}
+
+function plain(text: string): string {
+  return text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().replace(/-/g, ' ');
+}

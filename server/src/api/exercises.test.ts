@@ -1,0 +1,125 @@
+import type { Express } from 'express';
+import type { Sequelize } from 'sequelize';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Exercise } from '@wrenfern/core/movement/exercise';
+import { builtInCatalogue } from '@wrenfern/library';
+import {
+  makeClass,
+  makeStudio,
+  openTestDatabase,
+  testApp,
+  type TestMember,
+} from '../testing/test-studio.ts';
+
+let database: Sequelize;
+let app: Express;
+let mine: TestMember;
+let theirs: TestMember;
+
+beforeAll(async () => {
+  database = await openTestDatabase();
+  app = testApp(database);
+  mine = await makeStudio(app, 'own-exercises');
+  theirs = await makeStudio(app, 'other-exercises');
+});
+
+afterAll(() => database.close());
+
+const own = (slug: string, change: Partial<Exercise> = {}): Exercise => ({
+  ...builtInCatalogue.require('chest-lift'),
+  slug,
+  name: 'Harbour curl',
+  ...change,
+});
+
+const save = (slug: string, version: number, exercise: unknown, who = mine) =>
+  who.agent.put(`/api/exercises/${slug}`).send({ version, exercise });
+
+const planWith = (slug: string) => ({
+  format: 'wrenfern-plan/1',
+  title: 'With our own',
+  targetS: 600,
+  segments: [{ id: 's', name: 'S', items: [{ id: 'i1', kind: 'exercise', exercise: slug }] }],
+});
+
+describe('own exercises', () => {
+  it('are kept, listed and served in versions, newest first', async () => {
+    await save('harbour-curl', 0, own('harbour-curl')).expect(201);
+    const second = own('harbour-curl', { purpose: 'Curls as a wave does.' });
+    await save('harbour-curl', 1, second).expect(200);
+    const list = await mine.agent.get('/api/exercises').expect(200);
+    expect(list.body).toMatchObject({
+      exercises: [{ version: 2, exercise: { purpose: 'Curls as a wave does.' } }],
+    });
+    const versions = await mine.agent.get('/api/exercises/harbour-curl/versions').expect(200);
+    const told = (versions.body as { versions: { version: number }[] }).versions;
+    expect(told.map(({ version }) => version)).toEqual([2, 1]);
+  });
+
+  it('can be planned with by their studio and by no other', async () => {
+    const lesson = await makeClass(mine);
+    const plan = planWith('harbour-curl');
+    await mine.agent.put(`/api/classes/${lesson}/plan`).send({ revision: 1, plan }).expect(200);
+    const foreign = await makeClass(theirs);
+    const refused = await theirs.agent
+      .put(`/api/classes/${foreign}/plan`)
+      .send({ revision: 1, plan })
+      .expect(422);
+    expect(JSON.stringify(refused.body)).toContain('harbour-curl');
+  });
+
+  it('tell where they stand, and stay while they are needed', async () => {
+    const history = await mine.agent.get('/api/exercises/harbour-curl/history').expect(200);
+    expect(history.body).toMatchObject({ count: 1, classes: [{ taught: false }] });
+    const refused = await mine.agent.delete('/api/exercises/harbour-curl').expect(422);
+    expect(JSON.stringify(refused.body)).toContain("stands in 1 of the studio's classes");
+    await save('quay-curl', 0, own('quay-curl')).expect(201);
+    await mine.agent.delete('/api/exercises/quay-curl').expect(204);
+    await mine.agent.get('/api/exercises/quay-curl/versions').expect(404);
+  });
+
+  it('answer a stale save with the newer version', async () => {
+    const answer = await save('harbour-curl', 1, own('harbour-curl')).expect(409);
+    expect(answer.body).toMatchObject({ code: 'stale', version: 2 });
+    await save('pier-curl', 3, own('pier-curl')).expect(409);
+  });
+
+  it('let one of many savers at once win', async () => {
+    await save('storm-curl', 0, own('storm-curl')).expect(201);
+    const answers = await Promise.all(
+      Array.from({ length: 8 }, () => save('storm-curl', 1, own('storm-curl'))),
+    );
+    const statuses = answers.map(({ status }) => status).sort();
+    expect(statuses).toEqual([200, 409, 409, 409, 409, 409, 409, 409]);
+  });
+
+  it.each<[why: string, slug: string, exercise: unknown, says: string]>([
+    ['a built-in slug', 'chest-lift', own('chest-lift'), 'built-in'],
+    ['another slug inside', 'mole-curl', own('pier-curl'), 'not \\"mole-curl\\"'],
+    [
+      'a stand-in that is nowhere',
+      'mole-curl',
+      own('mole-curl', { swaps: ['nowhere'] }),
+      'nowhere',
+    ],
+    ['itself as a stand-in', 'mole-curl', own('mole-curl', { swaps: ['mole-curl'] }), 'itself'],
+    ['no cues', 'mole-curl', { ...own('mole-curl'), cues: [] }, 'cues'],
+    [
+      'a shape that is nowhere',
+      'mole-curl',
+      own('mole-curl', {
+        options: own('x').options.map((option) => ({ ...option, poses: ['headstand'] })),
+      }),
+      'headstand',
+    ],
+  ])('are refused with %s, in words', async (_why, slug, exercise, says) => {
+    const answer = await save(slug, 0, exercise).expect(422);
+    expect(JSON.stringify(answer.body)).toContain(says);
+    expect(answer.body).toMatchObject({ code: 'invalid' });
+  });
+
+  it('has a history for a built-in exercise too', async () => {
+    const history = await mine.agent.get('/api/exercises/chest-lift/history').expect(200);
+    expect(history.body).toEqual({ count: 0, classes: [] });
+  });
+});

@@ -1,0 +1,154 @@
+import { useEffect, useMemo, useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import { Link, useLocation, useNavigate, useParams } from 'react-router';
+import { toast } from 'sonner';
+import { useSWRConfig } from 'swr';
+import type { Exercise } from '@wrenfern/core/movement/exercise';
+import { NotFound } from '../../../app/error-page.tsx';
+import type { OwnExercise } from '../../../data/api-types.ts';
+import { catalogue, isBuiltIn } from '../../../data/catalogue.ts';
+import { useOwnExercises } from '../../../data/hooks.ts';
+import { request, sentenceOf } from '../../../data/request.ts';
+import { Button } from '../../../parts/button.tsx';
+import type { ImportedState } from '../import-exercise.tsx';
+import { BasicsFields } from './basics-fields.tsx';
+import { copyForStudio, drafts, readDraft } from './exercise-draft.ts';
+import { OptionFields } from './option-fields.tsx';
+import { Versions } from './versions.tsx';
+import { WordsFields } from './words-fields.tsx';
+
+/** Makes and edits the studio's own exercises. A built-in one is opened as a copy. */
+export function Component() {
+  const { slug = '' } = useParams();
+  const state = useLocation().state as ImportedState | null;
+  const own = useOwnExercises();
+  const imported = state?.imported;
+  const known = catalogue.get(slug);
+  const source = imported ?? known;
+  if (!source) return <NotFound />;
+  const version = own.data?.exercises.find(({ exercise }) => exercise.slug === slug)?.version ?? 0;
+  const isCopy = !imported && isBuiltIn(slug);
+  const start = isCopy || (imported && isBuiltIn(imported.slug)) ? copyForStudio(source) : source;
+  return (
+    <Editor
+      key={`${slug} ${imported ? 'file' : 'own'}`}
+      start={start}
+      openedAs={slug}
+      version={isCopy ? 0 : version}
+      from={isCopy ? source.name : undefined}
+    />
+  );
+}
+
+interface EditorProps {
+  start: Exercise;
+  /** The slug in the address: where a draft is kept. */
+  openedAs: string;
+  version: number;
+  /** The built-in exercise that this is a copy of. */
+  from: string | undefined;
+}
+
+function Editor({ start, openedAs, version, from }: EditorProps) {
+  const [kept] = useState(() => drafts.take(openedAs));
+  const form = useForm<Exercise>({ defaultValues: kept ?? start });
+  const draft = useWatch({ control: form.control }) as Exercise;
+  const signs = useMemo(() => readDraft(draft), [draft]);
+  const [busy, setBusy] = useState(false);
+  const navigate = useNavigate();
+  const { mutate } = useSWRConfig();
+  useEffect(() => {
+    if (form.formState.isDirty || kept) drafts.keep(openedAs, draft);
+  }, [draft, form.formState.isDirty, kept, openedAs]);
+  const save = async () => {
+    if (!signs.exercise) return;
+    setBusy(true);
+    try {
+      const { slug } = signs.exercise;
+      const sameSlug = slug === start.slug;
+      await request<OwnExercise>('PUT', `/exercises/${slug}`, {
+        version: sameSlug ? version : 0,
+        exercise: signs.exercise,
+      });
+      drafts.drop(openedAs);
+      await mutate('/exercises');
+      toast.success(`${signs.exercise.name} is saved`);
+      await navigate(`/library/${slug}`);
+    } catch (error) {
+      toast.error(sentenceOf(error));
+    } finally {
+      setBusy(false);
+    }
+  };
+  const discard = () => {
+    drafts.drop(openedAs);
+    form.reset(start);
+  };
+  return (
+    <form
+      className="pt-8"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <Link to={`/library/${openedAs}`} className="text-fern underline">
+        {from ?? start.name}
+      </Link>
+      <div className="mt-1 flex flex-wrap items-center justify-between gap-3">
+        <h1 className="text-3xl">{from ? `Our own, from ${from}` : draft.name}</h1>
+        <div className="flex gap-2">
+          <Button onClick={discard} disabled={!form.formState.isDirty && !kept}>
+            Start again
+          </Button>
+          <Button type="submit" look="main" disabled={busy || !signs.exercise}>
+            {busy ? 'Saving …' : 'Save'}
+          </Button>
+        </div>
+      </div>
+      {kept ? (
+        <p className="mt-2 rounded-lg bg-slate-soft px-3 py-2" role="status">
+          What you had not saved is back. “Start again” throws it away.
+        </p>
+      ) : null}
+      <Signs faults={signs.faults} remarks={signs.remarks} />
+      <div className="mt-6 flex flex-col gap-8">
+        <OptionFields form={form} draft={draft} />
+        <BasicsFields form={form} draft={draft} isNew={version === 0} />
+        <WordsFields form={form} draft={draft} />
+        {version > 0 ? (
+          <Versions
+            slug={start.slug}
+            name={start.name}
+            onOpen={(exercise) => form.reset(exercise, { keepDefaultValues: true })}
+          />
+        ) : null}
+      </div>
+    </form>
+  );
+}
+
+function Signs({ faults, remarks }: { faults: readonly string[]; remarks: readonly string[] }) {
+  if (faults.length === 0 && remarks.length === 0) {
+    return (
+      <p className="mt-3 text-fern" role="status">
+        Words, pictures and ladder agree.
+      </p>
+    );
+  }
+  return (
+    <section
+      className="mt-3 rounded-xl border border-copper-line bg-copper-soft p-3 text-copper"
+      aria-live="polite"
+    >
+      <h2 className="text-base font-semibold">
+        {faults.length > 0 ? 'Before it can be saved' : 'Worth a second look; it can be saved'}
+      </h2>
+      <ul className="mt-1 list-disc pl-5">
+        {(faults.length > 0 ? faults : remarks).map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </ul>
+    </section>
+  );
+}

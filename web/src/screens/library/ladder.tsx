@@ -1,0 +1,170 @@
+import { useCallback, useRef } from 'react';
+import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
+import type { View } from '@wrenfern/core/movement/pose';
+import { DEMAND_WORDS } from '@wrenfern/core/people/cautions';
+import { TEMPO_PACE } from '@wrenfern/core/plan/timing/pace';
+import { Frond } from '../../parts/frond.tsx';
+import { MovingFigure } from '../../parts/moving-figure.tsx';
+import { PROP_WORDS } from '../../parts/words.ts';
+import { LoadBars } from './load-bars.tsx';
+
+interface LadderProps {
+  exercise: Exercise;
+  view: View;
+  playing: boolean;
+  mirrored: boolean;
+}
+
+/** The options side by side, easiest first, and what each step changes. */
+export function Ladder({ exercise, ...look }: LadderProps) {
+  return (
+    <ol
+      className="mt-4 grid gap-3 sm:grid-cols-2 xl:grid-cols-4"
+      aria-label="Options, easiest first"
+    >
+      {exercise.options.map((option, index) => (
+        <Rung
+          key={option.number}
+          exercise={exercise}
+          option={option}
+          before={exercise.options[index - 1]}
+          {...look}
+        />
+      ))}
+    </ol>
+  );
+}
+
+function Rung({
+  exercise,
+  option,
+  before,
+  view,
+  playing,
+  mirrored,
+}: LadderProps & { option: Option; before: Option | undefined }) {
+  const breath = useRef<HTMLParagraphElement>(null);
+  const secondsS = repetitionS(exercise);
+  const shareAt = useCallback((seconds: number) => (seconds / secondsS) % 1, [secondsS]);
+  const { phases } = exercise.breath;
+  // Written past React: it changes with every picture.
+  const onShare = useCallback(
+    (share: number) => {
+      const phase = phases[Math.floor(share * phases.length)];
+      const words = phase ? `${BREATH_WORDS[phase.on]}: ${phase.doing}` : '';
+      if (breath.current && breath.current.textContent !== words) {
+        breath.current.textContent = words;
+      }
+    },
+    [phases],
+  );
+  const isStandard = option.number === exercise.standard;
+  return (
+    <li className="flex flex-col rounded-2xl border border-line bg-leaf p-4">
+      <div className="flex items-start justify-between">
+        <MovingFigure
+          option={option}
+          view={view}
+          round={exercise.tempo === 'circle'}
+          shareAt={shareAt}
+          playing={playing}
+          mirrored={mirrored}
+          onShare={onShare}
+          width={230}
+          height={150}
+          className="h-auto w-full min-w-0 max-w-72"
+        />
+        <Frond
+          option={option.number}
+          of={exercise.options.length}
+          standard={isStandard}
+          size={36}
+          label={isStandard ? 'standard option' : `option ${option.number}`}
+        />
+      </div>
+      <p ref={breath} aria-hidden className="h-5 truncate text-[0.8125rem] text-soft" />
+      <h2 className="mt-1 text-lg">
+        {option.number} · {option.name}
+      </h2>
+      <p>
+        {before ? <span className="font-semibold text-copper">Changes: </span> : null}
+        {option.change}
+      </p>
+      {before ? (
+        <ul className="mt-1.5 flex flex-wrap gap-1" aria-label="What is turned">
+          {option.levers.map((lever) => (
+            <li
+              key={lever}
+              className="rounded-full bg-copper-soft px-2 py-0.5 text-[0.8125rem] text-copper"
+            >
+              {lever.replace('-', ' ')}
+            </li>
+          ))}
+        </ul>
+      ) : null}
+      <LoadBars option={option} before={before} />
+      <dl className="mt-3 flex flex-col gap-1 text-[0.8125rem]">
+        <Fact name="Feel" value={option.feel} />
+        <Fact name="Step back" value={option.stepBack} />
+        <Fact name="Props" value={propWords(option)} />
+        {option.settings ? <Fact name="Machine" value={settingWords(option)} /> : null}
+        <Fact
+          name="Asks for"
+          value={
+            option.demands.map((demand) => DEMAND_WORDS[demand]).join(', ') ||
+            'nothing that a caution speaks of'
+          }
+        />
+      </dl>
+    </li>
+  );
+}
+
+const BREATH_WORDS = { in: 'in', out: 'out', free: 'breathe' } as const;
+
+/** Slower than this shows nothing, faster than this tires the eye. */
+const SLOWEST_S = 9;
+const QUICKEST_S = 1.4;
+
+function repetitionS(exercise: Exercise): number {
+  return Math.min(SLOWEST_S, Math.max(QUICKEST_S, TEMPO_PACE[exercise.tempo].plainS));
+}
+
+function propWords(option: Option): string {
+  return (
+    option.props
+      .map(
+        (use) =>
+          `${use.count > 1 ? `${use.count} × ` : ''}${PROP_WORDS[use.prop]} ${use.place} (${use.role}${use.optional ? ', if wanted' : ''})`,
+      )
+      .join('; ') || 'none'
+  );
+}
+
+function settingWords({ settings }: Option): string {
+  if (!settings) return '';
+  const { springs = {}, moreSpring, bar, headrest, loops, facing, box } = settings;
+  const pulled = (['heavy', 'medium', 'light'] as const).flatMap((strength) =>
+    springs[strength] ? [`${springs[strength]} ${strength}`] : [],
+  );
+  return [
+    pulled.length > 0 ? `springs ${pulled.join(' + ')}` : undefined,
+    moreSpring ? `more spring is ${moreSpring}` : undefined,
+    bar ? `bar ${bar}` : undefined,
+    headrest ? `headrest ${headrest}` : undefined,
+    loops && loops !== 'none' ? `${loops} loops` : undefined,
+    facing,
+    box && box !== 'none' ? `${box} box` : undefined,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+function Fact({ name, value }: { name: string; value: string }) {
+  return (
+    <div>
+      <dt className="inline font-semibold">{name}: </dt>
+      <dd className="inline text-soft">{value}</dd>
+    </div>
+  );
+}
