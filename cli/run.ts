@@ -1,4 +1,5 @@
 import { parseArgs } from 'node:util';
+import { figure } from './figure.ts';
 import { z } from 'zod';
 import { analyse } from '@wrenfern/core';
 import { searchCatalogue } from '@wrenfern/core/movement/search';
@@ -20,6 +21,8 @@ export const USAGE = `wrenfern COMMAND …          (- reads standard input; --j
   review PLAN.json [--people FILE] what is out of order, why, and what would mend it
   options PLAN.json PEOPLE.json    who does which option, and why
   catalogue [WORDS]                the exercises; with --json every field
+  figure SLUG [--option N] [--pose N] [--view SIDE] [-o FILE.svg]
+                                   one key pose as a picture
   schema plan|people|exercise      the JSON Schema of a document
 
   --day YYYY-MM-DD                 decides which cautions are in force (today when left out)`;
@@ -73,6 +76,8 @@ export function run(argv: readonly string[], today: string): string {
       const found = searchCatalogue(builtInCatalogue, operands.join(' '));
       return isJson ? json(found) : found.map(tellExercise).join('\n');
     }
+    case 'figure':
+      return figure(only(operands, 1, command)[0], values);
     case 'schema': {
       const [name] = only(operands, 1, command);
       const schema = Object.entries(SCHEMAS).find(([known]) => known === name)?.[1];
@@ -102,6 +107,10 @@ function readArguments(argv: readonly string[]) {
         help: { type: 'boolean', short: 'h', default: false },
         people: { type: 'string' },
         day: { type: 'string' },
+        option: { type: 'string' },
+        pose: { type: 'string' },
+        view: { type: 'string' },
+        out: { type: 'string', short: 'o' },
       },
     });
   } catch (error) {

@@ -1,5 +1,5 @@
 import type { ExerciseInput } from '@wrenfern/core/movement/exercise';
-import { breaths, exercise, free, hold, reps } from './entry.ts';
+import { breaths, exercise, free, reps } from './entry.ts';
 
 export const awareness: ExerciseInput[] = [
   exercise({

@@ -384,7 +384,7 @@ export const planks: ExerciseInput[] = [
           {
             shape: 'plank-knees',
             name: 'plank on one knee, the other leg long behind',
-            rightLeg: { flex: -22, bend: 0, point: 30 },
+            rightLeg: { flex: -28, bend: 0, point: 40 },
           },
         ],
       },

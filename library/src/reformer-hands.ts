@@ -3,7 +3,6 @@ import { exercise, reps } from './entry.ts';
 
 const ON_BAR = { facing: 'head to bar', loops: 'none', box: 'none', headrest: 'down' } as const;
 const LIGHT_HARDER = { ...ON_BAR, moreSpring: 'easier' } as const;
-const BAR_ARMS = { hand: 'bar', elbow: [-0.3, -0.3, 0.6] } as const;
 
 /** Hands on the bar, weight on knees or feet: hinges, pikes and planks on the carriage. */
 export const reformerHands: ExerciseInput[] = [

@@ -1286,7 +1286,7 @@ export const reformerLying: ExerciseInput[] = [
       ['Rolls back', 'Hand on the hip.'],
       ['Knee drops', 'Hip high.'],
     ],
-    swaps: ['side-arm-kneeling'],
+    swaps: ['feet-in-straps', 'footwork'],
   }),
   exercise({
     slug: 'reformer-teaser',

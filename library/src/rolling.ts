@@ -6,7 +6,6 @@ const ROUND = ['flexion-loaded', 'belly-pressure'] as const;
 const ROLLING = ['flexion-loaded', 'flexion-end-range', 'head-down', 'belly-pressure'] as const;
 const UPSIDE = ['flexion-unloaded', 'flexion-end-range', 'head-down', 'belly-pressure'] as const;
 const STACK = { hand: 'low back', elbow: [-0.5, 0.1, 0.8] } as const;
-const V_ARMS = { flex: 74 } as const;
 
 /** Rolling, balancing behind the sit bones, and going over the shoulders. */
 export const rolling: ExerciseInput[] = [

@@ -1,5 +1,5 @@
 import type { ExerciseInput } from '@wrenfern/core/movement/exercise';
-import { breaths, exercise, free, hold, reps } from './entry.ts';
+import { exercise, free, hold, reps } from './entry.ts';
 
 export const trunk: ExerciseInput[] = [
   exercise({

@@ -1,4 +1,5 @@
-import { BODY_SIDES } from './full-pose.ts';
+import type { RestPart } from '../movement/pose.ts';
+import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import { JOINT_LIMITS, type JointRange } from './joint-limits.ts';
 import { ballJointAngles, hingeAngle, type Body } from './skeleton.ts';
 import { extent, lowestOf, PARTS, partSolids } from './solids.ts';
@@ -73,17 +74,35 @@ export function pointOf(shank: Turn, foot: Turn): number {
   return toDegrees(Math.asin(Math.max(-1, Math.min(1, dot(front, down)))));
 }
 
+/** One part of one side, as it is said. */
+const ONE_OF: Partial<Record<RestPart, string>> = {
+  feet: 'foot',
+  toes: 'ball of the foot',
+  hands: 'hand',
+  knees: 'knee',
+  elbows: 'elbow',
+  shoulders: 'shoulder',
+};
+
+export function namePart(part: RestPart, side: BodySide | undefined): string {
+  return side ? `the ${side} ${ONE_OF[part] ?? part}` : `the ${part}`;
+}
+
 function undergroundFaults(body: Body): PoseFault[] {
   if (body.pose.machine) return [];
   const faults: PoseFault[] = [];
   for (const part of PARTS) {
+    // The feet's solids hold the toes.
+    if (part === 'toes') continue;
     for (const solid of partSolids(body, part)) {
       const low = solid.centre[1] - extent(solid, UP);
       if (low >= -TOLERANCE) continue;
       const depth = Math.round(-low * 170);
+      const sentence = `${namePart(part, solid.side)} is ${depth} cm under the floor.`;
+      if (faults.some((fault) => fault.sentence === sentence)) continue;
       faults.push({
         kind: 'underground',
-        sentence: `${solid.side ? `the ${solid.side} ` : 'the '}${part} is ${depth} cm under the floor.`,
+        sentence,
       });
     }
   }
@@ -117,7 +136,7 @@ function restFaults(body: Body): PoseFault[] {
     return [
       {
         kind: 'unrested' as const,
-        sentence: `the ${part} should rest and ${away > 0 ? 'hang' : 'sink'} ${Math.abs(Math.round(away * 170))} cm ${away > 0 ? 'above' : 'below'} it.`,
+        sentence: `the ${part} should carry the body; ${Math.abs(Math.round(away * 170))} cm ${away > 0 ? 'are missing' : 'too low'}.`,
       },
     ];
   });

@@ -28,6 +28,9 @@ interface FigureProps {
   className?: string | undefined;
 }
 
+/** Smaller than this a figure fills its frame; larger ones keep it from pose to pose. */
+const SMALL = 120;
+
 /** A body in a key pose, with what it lies on, what it holds and the machine it is on. */
 export function Figure({
   of,
@@ -50,7 +53,10 @@ export function Figure({
     return {
       parts: shown?.parts ?? [],
       ground: shown?.ground ?? '',
-      frame: fitFrame(joinFrames(figures.map((figure) => figure.frame)), width / height),
+      frame: fitFrame(
+        joinFrames((width < SMALL && shown ? [shown] : figures).map((figure) => figure.frame)),
+        width / height,
+      ),
       name: bodies[index]?.pose.name ?? '',
       way: arrow && first && second ? arrowBetween(first, second, view) : undefined,
     };

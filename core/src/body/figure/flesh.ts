@@ -130,6 +130,31 @@ function headParts(body: Body, camera: Camera, trunkDepth: number): FleshPart[] 
 
 const HAIR: Vec3 = [-0.018, 0.027, 0];
 
+/** Spots between the spots of a limb: straight along the bones, the thickness as one curve. */
+function denser(spots: readonly Spot[]): Spot[] {
+  const between = [1 / 3, 2 / 3];
+  return spots.flatMap((spot, index) => {
+    const next = spots[index + 1];
+    if (!next) return [spot];
+    const radii = [spots[index - 1] ?? spot, spot, next, spots[index + 2] ?? next].map(({ xx }) =>
+      Math.sqrt(xx),
+    );
+    const [a = 0, b = 0, c = 0, d = 0] = radii;
+    const inner = between.map((t): Spot => {
+      const radius =
+        b + 0.5 * t * (c - a + t * (2 * a - 5 * b + 4 * c - d + t * (3 * (b - c) + d - a)));
+      return {
+        x: spot.x + (next.x - spot.x) * t,
+        y: spot.y + (next.y - spot.y) * t,
+        xx: radius * radius,
+        xy: 0,
+        yy: radius * radius,
+      };
+    });
+    return [spot, ...inner];
+  });
+}
+
 /** A limb is far when it lies clearly behind the trunk. */
 const BEHIND = 0.02;
 
@@ -164,12 +189,12 @@ function legPart(body: Body, side: BodySide, camera: Camera, trunkDepth: number)
   const instep = ankleSpot && heelSpot ? chainPath([ankleSpot, heelSpot]) : '';
   const depth = depthOf(camera, mix(mix(hip, knee, 0.5), mix(knee, ankle, 0.5), 0.5));
   const low = [...leg.slice(-1), ...sole.slice(1)];
-  const d = chainPath(leg) + chainPath(sole) + instep + chainPath(low);
+  const d = chainPath(denser(leg)) + chainPath(sole) + instep + chainPath(low);
   return {
     tone: toneOf(depth, trunkDepth),
     depth,
     d,
-    rim: chainPath(leg.slice(2)) + chainPath(sole) + instep,
+    rim: chainPath(denser(leg.slice(2))) + chainPath(sole) + instep,
     spots: [...leg, ...sole],
   };
 }
@@ -185,15 +210,16 @@ function armPart(body: Body, side: BodySide, camera: Camera, trunkDepth: number)
     ball(shoulder, elbow, 1, THICKNESS.elbow),
     ball(elbow, wrist, 0.28, 0.025),
     ball(elbow, wrist, 1, THICKNESS.wrist - 0.002),
-    ball(wrist, hand, 0.42, 0.018, palm),
-    ball(wrist, hand, 0.95, 0.009),
+    ball(wrist, hand, 0.35, 0.0175, palm),
+    ball(wrist, hand, 0.65, 0.0155, palm),
+    ball(wrist, hand, 0.95, 0.011),
   ];
   const depth = depthOf(camera, mix(mix(shoulder, elbow, 0.6), mix(elbow, wrist, 0.6), 0.5));
   return {
     tone: toneOf(depth, trunkDepth),
     depth,
-    d: chainPath(arm),
-    rim: chainPath(arm.slice(1)),
+    d: chainPath(denser(arm)),
+    rim: chainPath(denser(arm.slice(1))),
     spots: arm,
   };
 }

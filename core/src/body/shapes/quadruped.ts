@@ -128,8 +128,8 @@ export const quadruped: Record<string, Pose> = {
     lean: 62,
     rest: { knees: 0, hands: 0 },
     along: -0.2,
-    legs: { flex: 4, bend: 60, point: 50 },
-    arms: { flex: 66, wrist: 90 },
+    legs: { flex: 2, bend: 84, point: 40 },
+    arms: { flex: 60, wrist: 90 },
   },
   'plank-forearms': {
     shape: 'plank',

@@ -39,11 +39,11 @@ export function NowStage({ now }: { now: NowView }) {
         <Count now={now} />
       </div>
       <div className="flex flex-1 items-center justify-around gap-6 max-sm:flex-none sm:max-lg:flex-col sm:max-lg:justify-center">
-        {option ? (
+        {exercise && option ? (
           <MovingFigure
             option={option}
-            view={exercise?.view ?? 'side'}
-            round={exercise?.tempo === 'circle'}
+            view={exercise.view}
+            round={exercise.tempo === 'circle'}
             shareAt={shareAt}
             playing={now.part?.kind === 'work' && now.part.eachS !== undefined}
             mirrored={now.part?.side === 'left'}

@@ -1,5 +1,5 @@
 import { Check, TriangleAlert } from 'lucide-react';
-import type { PoseFault } from '@wrenfern/core/body/check-pose';
+import { namePart, type PoseFault } from '@wrenfern/core/body/check-pose';
 import type { Contact } from '@wrenfern/core/body/contacts';
 
 /** What a body could not do, and what carries it. */
@@ -10,7 +10,7 @@ export function PoseSigns({
   faults: readonly PoseFault[];
   contacts: readonly Contact[];
 }) {
-  const carried = [...new Set(contacts.map(({ part, side }) => (side ? `${side} ${part}` : part)))];
+  const carried = [...new Set(contacts.map(({ part, side }) => namePart(part, side)))];
   return (
     <div className="mt-2 flex flex-col gap-1" aria-live="polite">
       <p>

@@ -1,0 +1,117 @@
+import { describe, expect, it } from 'vitest';
+import type { Option } from '../movement/exercise.ts';
+import type { KeyPose } from '../movement/pose.ts';
+import { demandOf, effortOf, springForceN, type DemandPart } from './demand.ts';
+
+const option = (poses: KeyPose[], change: Partial<Option> = {}): Option => ({
+  number: 1,
+  name: 'a way',
+  change: 'x',
+  levers: ['range'],
+  demands: [],
+  feel: 'x',
+  stepBack: 'x',
+  props: [],
+  poses,
+  ...change,
+});
+const score = (...poses: KeyPose[]) => demandOf(option(poses)).score;
+const part = (name: DemandPart['name'], ...poses: KeyPose[]) =>
+  demandOf(option(poses)).parts.find((each) => each.name === name)?.points ?? 0;
+
+/** Steps that common practice calls harder, each with one lever turned. */
+const HARDER: [why: string, easier: KeyPose[], harder: KeyPose[]][] = [
+  ['legs straight are longer than bent', ['supine-90'], ['supine-legs-up', 'straps-feet-down']],
+  [
+    'legs low are longer than high',
+    [{ shape: 'supine-long', legs: { flex: 70 } }],
+    [{ shape: 'supine-long', legs: { flex: 30 } }],
+  ],
+  [
+    'two legs weigh more than one',
+    ['supine-one-out'],
+    [{ shape: 'supine-90', legs: { flex: 38 } }],
+  ],
+  ['toes are longer than knees', ['plank-knees'], ['plank']],
+  ['a lifted leg leaves less to stand on', ['plank'], ['plank-leg-up']],
+  ['long arms weigh more than short ones', ['prone-lift-arms-back'], ['prone-lift-reach']],
+  ['one leg carries more than two', ['bridge'], ['bridge-one-long']],
+  ['a straight arm is higher than a forearm', ['side-plank-knees'], ['side-plank']],
+  ['lifting asks more than lying', ['prone'], ['swan-dive']],
+];
+
+it.each(HARDER)('%s', (_why, easier, harder) => {
+  expect(score(...harder)).toBeGreaterThan(score(...easier));
+});
+
+describe('demandOf', () => {
+  it.each(['supine-bent', 'supine-long', 'child', 'sit-cross', 'knees-to-chest'])(
+    'asks next to nothing of %s',
+    (shape) => expect(score(shape)).toBeLessThanOrEqual(10),
+  );
+
+  it('stays between 0 and 100, and its parts add up to it', () => {
+    for (const shapes of [['plank', 'pike'], ['v-sit'], ['supine-bent'], ['carriage-plank']]) {
+      const { score: total, parts } = demandOf(option(shapes));
+      expect(total).toBeGreaterThanOrEqual(0);
+      expect(total).toBeLessThanOrEqual(100);
+      const sum = parts.reduce((all, { points }) => all + points, 0);
+      expect(Math.abs(Math.min(100, sum) - total)).toBeLessThanOrEqual(1);
+    }
+  });
+
+  it('gives each part its reason, with numbers', () => {
+    for (const each of demandOf(option(['plank', 'plank-leg-up'])).parts) {
+      expect(each.because).toMatch(/\d|base/);
+      expect(each.points).toBeGreaterThan(0);
+    }
+  });
+
+  it('counts the weight on the hands', () => {
+    expect(part('arm load', 'plank')).toBeGreaterThan(part('arm load', 'all-fours'));
+    expect(part('arm load', 'supine-bent')).toBe(0);
+  });
+
+  it('counts what moves, not where it is', () => {
+    expect(part('moving limbs', 'supine-90')).toBe(0);
+    expect(part('moving limbs', 'supine-90', 'supine-90-out')).toBeGreaterThan(0);
+  });
+
+  it('lets hands carry a leg that they hold', () => {
+    const free: KeyPose = { shape: 'supine-bent', rightLeg: { flex: 60 } };
+    const held: KeyPose = { ...free, rightArm: { hand: 'back of thigh' } };
+    expect(part('leg lever', held)).toBeLessThan(part('leg lever', free));
+  });
+
+  it('lets a support take part of the trunk', () => {
+    const props: Option['props'] = [
+      { prop: 'cushion', place: 'under low back', role: 'support', count: 1, optional: false },
+    ];
+    const leaning: KeyPose[] = ['sit-lean'];
+    expect(demandOf(option(leaning, { props })).score).toBeLessThan(score(...leaning));
+  });
+
+  it('knows a curl that carries its own head', () => {
+    expect(part('neck', 'chest-lift-reach')).toBeGreaterThan(part('neck', 'chest-lift'));
+  });
+});
+
+describe('springs', () => {
+  it('add up by their strength', () => {
+    expect(springForceN({ springs: { heavy: 1, light: 2 } })).toBe(110 + 2 * 40);
+    expect(springForceN(undefined)).toBe(0);
+  });
+
+  it('load a press and carry a support', () => {
+    const asks = (moreSpring: 'harder' | 'easier', heavy: number) =>
+      demandOf(option(['carriage-plank'], { settings: { moreSpring, springs: { heavy } } })).score;
+    expect(asks('harder', 2)).toBeGreaterThan(asks('harder', 1));
+    expect(asks('easier', 2)).toBeLessThan(asks('easier', 1));
+  });
+});
+
+it('tells effort from 0 to 5', () => {
+  expect(effortOf(option(['supine-bent']))).toBe(0);
+  expect(effortOf(option(['plank']))).toBeGreaterThanOrEqual(2.5);
+  expect(effortOf(option(['side-plank-arm']))).toBe(5);
+});
