@@ -3,6 +3,10 @@ import { Person } from '@wrenfern/core/people/person';
 import { Plan } from '@wrenfern/core/plan/plan';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import { reviewOrder } from '@wrenfern/core/order/review';
+import { drawBody } from '@wrenfern/core/body/figure/draw';
+import { fullPose, SHAPE_FAMILIES } from '@wrenfern/core/body/shapes/index';
+import { layOutBody } from '@wrenfern/core/body/skeleton';
+import { weigh } from '@wrenfern/core/body/statics';
 import { builtInCatalogue, builtInExercises } from '@wrenfern/library';
 import { report, summarise } from './report.ts';
 
@@ -107,5 +111,48 @@ report(
 report(
   `the same with options and props, ${items} items, 16 people`,
   summarise(measure(() => analyse(plan, builtInCatalogue, context), 300)),
+  'a frame at 60 Hz: 16.7 ms',
+);
+
+/** The whole library from nothing: every key pose laid out, weighed and drawn. */
+function buildLibrary(): number {
+  let pictures = 0;
+  for (const exercise of builtInExercises) {
+    for (const option of exercise.options) {
+      for (const pose of option.poses) {
+        const body = layOutBody(fullPose(pose));
+        weigh(body);
+        drawBody(body, exercise.view, option.props);
+        pictures += 1;
+      }
+    }
+  }
+  return pictures;
+}
+
+const coldAt = performance.now();
+const pictures = buildLibrary();
+report(
+  `${builtInExercises.length} exercises, ${pictures} key poses laid out, weighed and drawn, cold`,
+  summarise([performance.now() - coldAt]),
+  'wanted: under 1500 ms',
+);
+const shapes = Object.values(SHAPE_FAMILIES).flatMap((family) => Object.keys(family));
+let turn = 0;
+const nextShape = () => shapes[(turn += 1) % shapes.length] ?? 'plank';
+report(
+  'one key pose laid out',
+  summarise(measure(() => layOutBody(fullPose(nextShape())), 1000)),
+  'wanted: under 0.3 ms',
+);
+report(
+  'one key pose laid out, weighed and drawn',
+  summarise(
+    measure(() => {
+      const body = layOutBody(fullPose(nextShape()));
+      weigh(body);
+      drawBody(body, 'side');
+    }, 1000),
+  ),
   'a frame at 60 Hz: 16.7 ms',
 );

@@ -7,10 +7,6 @@ export function ball(place: PropUse['place'], role: PropUse['role']): PropUse {
   return { prop: 'small-ball', place, role };
 }
 
-export function band(place: PropUse['place']): PropUse {
-  return { prop: 'band', place, role: 'load' };
-}
-
 export function support(
   prop: PropUse['prop'],
   place: PropUse['place'],

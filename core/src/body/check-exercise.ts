@@ -4,7 +4,7 @@ import { faultsOf } from './check-pose.ts';
 import { demandOf } from './demand.ts';
 import { placeProp, propHeight } from './figure/furniture.ts';
 import { bodiesOf } from './option-body.ts';
-import type { Body } from './skeleton.ts';
+import type { Body } from './body.ts';
 import { distance, FRONT, RIGHT, rotate, UP } from './space.ts';
 import { weigh } from './statics.ts';
 

@@ -1,7 +1,7 @@
 import type { RestPart } from '../movement/pose.ts';
 import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import { barPlace, BOX, CARRIAGE } from './machine.ts';
-import type { Body } from './skeleton.ts';
+import type { Body } from './body.ts';
 import { extent, PARTS, partSolids } from './solids.ts';
 import { add, distance, mix, UP, type Vec3 } from './space.ts';
 

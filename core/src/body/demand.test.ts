@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Option } from '../movement/exercise.ts';
 import type { KeyPose } from '../movement/pose.ts';
-import { demandOf, effortOf, springForceN, type DemandPart } from './demand.ts';
+import { demandOf, effortOf, type DemandPart } from './demand.ts';
 
 const option = (poses: KeyPose[], change: Partial<Option> = {}): Option => ({
   number: 1,
@@ -97,11 +97,6 @@ describe('demandOf', () => {
 });
 
 describe('springs', () => {
-  it('add up by their strength', () => {
-    expect(springForceN({ springs: { heavy: 1, light: 2 } })).toBe(110 + 2 * 40);
-    expect(springForceN(undefined)).toBe(0);
-  });
-
   it('load a press and carry a support', () => {
     const asks = (moreSpring: 'harder' | 'easier', heavy: number) =>
       demandOf(option(['carriage-plank'], { settings: { moreSpring, springs: { heavy } } })).score;

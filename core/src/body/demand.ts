@@ -1,8 +1,9 @@
 import type { Exercise, MachineSetting, Option } from '../movement/exercise.ts';
 import { BODY_SIDES } from './full-pose.ts';
 import { bodiesOf } from './option-body.ts';
-import type { Body } from './skeleton.ts';
+import type { Body } from './body.ts';
 import { distance, dot, FRONT, rotate, toDegrees, type Vec3, UP } from './space.ts';
+import { springForceN } from './springs.ts';
 import { weigh, type Statics } from './statics.ts';
 
 /** One reason why an option asks what it asks. */
@@ -303,18 +304,6 @@ function rangeOf(bodies: readonly Body[]): DemandPart {
 function tilt(a: Body, b: Body): number {
   const between = dot(rotate(a.pelvisTurn, UP), rotate(b.pelvisTurn, UP));
   return toDegrees(Math.acos(Math.max(-1, Math.min(1, between))));
-}
-
-/** Newtons at mid stroke of a stand-in set of springs; a studio's own are measured. */
-export const STAND_IN_SPRING_N = { heavy: 110, medium: 75, light: 40 } as const;
-
-export function springForceN(settings: MachineSetting | undefined): number {
-  const { heavy = 0, medium = 0, light = 0 } = settings?.springs ?? {};
-  return (
-    heavy * STAND_IN_SPRING_N.heavy +
-    medium * STAND_IN_SPRING_N.medium +
-    light * STAND_IN_SPRING_N.light
-  );
 }
 
 function springOf(settings: MachineSetting | undefined): DemandPart {

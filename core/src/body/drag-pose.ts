@@ -4,7 +4,8 @@ import type { BodySide } from './full-pose.ts';
 import { JOINT_LIMITS } from './joint-limits.ts';
 import { bendTo } from './reach.ts';
 import { LENGTH } from './segments.ts';
-import { ballJointAngles, hingeAngle, layOutBody, type Body } from './skeleton.ts';
+import type { Body } from './body.ts';
+import { ballJointAngles, hingeAngle, layOutBody } from './skeleton.ts';
 import { fullPose } from './shapes/index.ts';
 import { lowestOf } from './solids.ts';
 import {

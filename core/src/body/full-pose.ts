@@ -28,7 +28,7 @@ export interface FullPose {
   machine: MachinePose | undefined;
 }
 
-export const MACHINE_AT_REST: MachinePose = {
+const MACHINE_AT_REST: MachinePose = {
   bar: 'ahead',
   height: 'middle',
   out: 0,

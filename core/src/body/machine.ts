@@ -15,7 +15,7 @@ export const BALL = { height: 0.33, radius: 0.175 } as const;
 
 export const BOX = { height: 0.22, long: 0.5, short: 0.27 } as const;
 
-export const BAR_HEIGHT = { high: 0.27, middle: 0.2, low: 0.1, off: 0.02 } as const;
+const BAR_HEIGHT = { high: 0.27, middle: 0.2, low: 0.1, off: 0.02 } as const;
 
 export const BOARD_HEIGHT = 0.2;
 

@@ -1,6 +1,6 @@
 import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import { INERTIA, LENGTH, type Build } from './segments.ts';
-import type { Body } from './skeleton.ts';
+import type { Body } from './body.ts';
 import { add, mix, rotate, scale, type Vec3 } from './space.ts';
 
 /** A share of the body's mass and where it acts. */
@@ -35,7 +35,7 @@ export function legMasses(body: Body, side: BodySide, build: Build): PointMass[]
 }
 
 /** Pelvis and belly under the navel. */
-export function lowerTrunkMass(body: Body, build: Build): PointMass {
+function lowerTrunkMass(body: Body, build: Build): PointMass {
   const { mass, centre } = INERTIA[build]['lower trunk'];
   return { mass, at: placeOnBack(body, NAVEL * (1 - centre)) };
 }

@@ -1,7 +1,8 @@
 import { BODY_SIDES, type FullPose } from './full-pose.ts';
 import { bendTo } from './reach.ts';
 import { LENGTH } from './segments.ts';
-import { moveBody, placeJoints, type Body, type Limbs } from './skeleton.ts';
+import type { Body, Limbs } from './body.ts';
+import { moveBody, placeJoints } from './skeleton.ts';
 import { lowestOf } from './solids.ts';
 import { add, FRONT, mix, mixTurns, rotate, scale, subtract } from './space.ts';
 

@@ -2,7 +2,8 @@ import type { Exercise, Option } from '../movement/exercise.ts';
 import type { KeyPose } from '../movement/pose.ts';
 import { mirrorPose } from './full-pose.ts';
 import { fullPose } from './shapes/index.ts';
-import { layOutBody, type Body } from './skeleton.ts';
+import type { Body } from './body.ts';
+import { layOutBody } from './skeleton.ts';
 
 /** Whatever is shown in key poses: an option, mostly. */
 export interface Posed {

@@ -1,5 +1,5 @@
 import type { RestPart } from '../movement/pose.ts';
-import type { Body } from './skeleton.ts';
+import type { Body } from './body.ts';
 import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import { rotate, type Turn, type Vec3, UP, FRONT, RIGHT } from './space.ts';
 

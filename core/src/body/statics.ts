@@ -9,7 +9,7 @@ import {
   type PointMass,
 } from './mass.ts';
 import type { Build } from './segments.ts';
-import type { Body } from './skeleton.ts';
+import type { Body } from './body.ts';
 import { shareWeight, type Support } from './supports.ts';
 import type { Vec3 } from './space.ts';
 

@@ -60,7 +60,7 @@ export const ArmPose = z
   .partial();
 export type ArmPose = z.infer<typeof ArmPose>;
 
-export const FootTarget = z.enum([
+const FootTarget = z.enum([
   'floor',
   'lying',
   'toes',
@@ -71,7 +71,6 @@ export const FootTarget = z.enum([
   'other calf',
   'other knee',
 ]);
-export type FootTarget = z.infer<typeof FootTarget>;
 
 /**
  * A leg: `flex` of the hip (0 in line with the trunk, 90 at a right angle), `out` to the side, `turn`

@@ -1,7 +1,7 @@
 import type { PropUse } from '../../movement/exercise.ts';
 import type { View } from '../../movement/pose.ts';
 import { mixBodies } from '../motion.ts';
-import type { Body } from '../skeleton.ts';
+import type { Body } from '../body.ts';
 import { distance, type Vec3 } from '../space.ts';
 import { cameraFor, project, type Camera, type Point } from './camera.ts';
 import { paintFlesh, type Tone } from './flesh.ts';

@@ -1,7 +1,7 @@
 import type { PropUse } from '../../movement/exercise.ts';
 import type { View } from '../../movement/pose.ts';
 import { mixBodies } from '../motion.ts';
-import type { Body } from '../skeleton.ts';
+import type { Body } from '../body.ts';
 import { drawBody, joinFrames, type Figure, type Frame } from './draw.ts';
 
 /** Pictures between one key pose and the next; enough that no step is seen. */

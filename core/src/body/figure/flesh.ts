@@ -1,9 +1,9 @@
 import { BODY_SIDES, type BodySide } from '../full-pose.ts';
-import type { Body } from '../skeleton.ts';
+import type { Body } from '../body.ts';
 import { THICKNESS, TRUNK } from '../solids.ts';
 import { add, mix, mixTurns, rotate, scale, type Turn, type Vec3 } from '../space.ts';
 import { ballSpot, depthOf, spotOf, type Camera, type Spot } from './camera.ts';
-import { chainPath } from './outline.ts';
+import { bonePath, chainPath } from './outline.ts';
 
 export type Tone = 'far' | 'trunk' | 'near' | 'hair';
 
@@ -56,7 +56,7 @@ function ringsOf(body: Body): Ring[] {
   ];
 }
 
-const BETWEEN = 3;
+const BETWEEN = 2;
 
 /** The back as one curve: rings between the rings, along a Catmull-Rom spline. */
 function trunkPart(body: Body, camera: Camera): FleshPart {
@@ -130,6 +130,13 @@ function headParts(body: Body, camera: Camera, trunkDepth: number): FleshPart[] 
 
 const HAIR: Vec3 = [-0.018, 0.027, 0];
 
+/** Where joints stand among the spots of a limb made denser; rims begin a little down the limb. */
+const KNEE = 10;
+const THIGH_RIM = 5;
+const ELBOW = 7;
+const WRIST = 13;
+const UPPER_ARM_RIM = 3;
+
 /** Spots between the spots of a limb: straight along the bones, the thickness as one curve. */
 function denser(spots: readonly Spot[]): Spot[] {
   const between = [1 / 3, 2 / 3];
@@ -189,12 +196,14 @@ function legPart(body: Body, side: BodySide, camera: Camera, trunkDepth: number)
   const instep = ankleSpot && heelSpot ? chainPath([ankleSpot, heelSpot]) : '';
   const depth = depthOf(camera, mix(mix(hip, knee, 0.5), mix(knee, ankle, 0.5), 0.5));
   const low = [...leg.slice(-1), ...sole.slice(1)];
-  const d = chainPath(denser(leg)) + chainPath(sole) + instep + chainPath(low);
+  const flesh = denser(leg);
+  const [thighPath, shankPath] = [bonePath(flesh.slice(0, KNEE)), bonePath(flesh.slice(KNEE - 1))];
+  const footPath = chainPath(sole) + instep + chainPath(low);
   return {
     tone: toneOf(depth, trunkDepth),
     depth,
-    d,
-    rim: chainPath(denser(leg.slice(2))) + chainPath(sole) + instep,
+    d: thighPath + shankPath + footPath,
+    rim: bonePath(flesh.slice(THIGH_RIM, KNEE)) + shankPath + footPath,
     spots: [...leg, ...sole],
   };
 }
@@ -214,12 +223,14 @@ function armPart(body: Body, side: BodySide, camera: Camera, trunkDepth: number)
     ball(wrist, hand, 0.65, 0.0155, palm),
     ball(wrist, hand, 0.95, 0.011),
   ];
+  const flesh = denser(arm);
+  const below = bonePath(flesh.slice(ELBOW - 1, WRIST)) + chainPath(arm.slice(4));
   const depth = depthOf(camera, mix(mix(shoulder, elbow, 0.6), mix(elbow, wrist, 0.6), 0.5));
   return {
     tone: toneOf(depth, trunkDepth),
     depth,
-    d: chainPath(denser(arm)),
-    rim: chainPath(denser(arm.slice(1))),
+    d: bonePath(flesh.slice(0, ELBOW)) + below,
+    rim: bonePath(flesh.slice(UPPER_ARM_RIM, ELBOW)) + below,
     spots: arm,
   };
 }

@@ -3,7 +3,7 @@ import type { MachinePose } from '../../movement/pose.ts';
 import type { Prop, PropPlace } from '../../movement/vocabulary.ts';
 import { BALL, BOX, CARRIAGE, FRAME_LENGTH, barPlace, pulleyPlace } from '../machine.ts';
 import { BODY_SIDES } from '../full-pose.ts';
-import type { Body } from '../skeleton.ts';
+import type { Body } from '../body.ts';
 import { lowestOf, partSolids } from '../solids.ts';
 import { add, mix, NO_TURN, rotate, type Vec3 } from '../space.ts';
 import { depthOf, project, spotOf, type Camera, type Point, type Spot } from './camera.ts';

@@ -7,11 +7,39 @@ export const SCALE = 100;
 export function chainPath(spots: readonly Spot[]): string {
   let path = '';
   spots.forEach((spot, index) => {
-    path += ellipsePath(spot);
+    path += spot.xy === 0 && spot.xx === spot.yy ? circlePath(spot) : ellipsePath(spot);
     const next = spots[index + 1];
     if (next) path += bridgePath(spot, next);
   });
   return path;
+}
+
+/** A bone's flesh: round at both ends, its sides through the spots between. */
+export function bonePath(spots: readonly Spot[]): string {
+  const [first, last] = [spots[0], spots.at(-1)];
+  if (!first || !last) return '';
+  const [dx, dy] = [last.x - first.x, last.y - first.y];
+  const apart = Math.hypot(dx, dy);
+  // Seen from its end a bone is only as large as its largest spot.
+  if (apart < FORESHORTENED) return spots.map(circlePath).join('');
+  const [nx, ny] = [-dy / apart, dx / apart];
+  let there = '';
+  let back = '';
+  for (const { x, y, xx } of spots) {
+    const radius = Math.sqrt(xx);
+    there += `${there ? 'L' : 'M'}${show(x - nx * radius)} ${show(ny * radius - y)}`;
+    back = `L${show(x + nx * radius)} ${show(-y - ny * radius)}${back}`;
+  }
+  return `${circlePath(first)}${there}${back}Z${circlePath(last)}`;
+}
+
+const FORESHORTENED = 0.04;
+
+function circlePath({ x, y, xx }: Spot): string {
+  const radius = Math.sqrt(xx);
+  const r = show(radius * 0.98);
+  const across = show(2 * radius);
+  return `M${show(x - radius)} ${show(-y)}a${r} ${r} 0 1 0 ${across} 0a${r} ${r} 0 1 0 -${across} 0Z`;
 }
 
 /** Half the length and width of an ellipse and the degrees by which it is turned. */

@@ -1,10 +1,10 @@
 import type { Figure, FigurePart, Frame } from './draw.ts';
 
 /** Colours by the tone of a part. */
-export type Palette = Record<FigurePart['tone'] | 'paper' | 'ground' | 'arrow', string>;
+type Palette = Record<FigurePart['tone'] | 'paper' | 'ground' | 'arrow', string>;
 
 /** Spruce on paper: for files, sheets and print. */
-export const PAPER_PALETTE: Palette = {
+const PAPER_PALETTE: Palette = {
   paper: '#fffdf6',
   ground: '#ebe4d4',
   far: '#a9c7b2',
@@ -22,13 +22,8 @@ export const PAPER_PALETTE: Palette = {
 };
 
 /** The figure as a picture file of its own. `title` is what a screen reader says. */
-export function figureSvg(
-  figure: Figure,
-  frame: Frame,
-  title: string,
-  arrow?: string,
-  palette: Palette = PAPER_PALETTE,
-): string {
+export function figureSvg(figure: Figure, frame: Frame, title: string, arrow?: string): string {
+  const palette = PAPER_PALETTE;
   const view = [frame.x, frame.y, frame.width, frame.height].map((n) => n.toFixed(1)).join(' ');
   const parts = figure.parts.map((part) => partSvg(part, palette)).join('');
   const way = arrow

@@ -1,4 +1,4 @@
-import type { ArmPose, Curve, LegPose } from '../../movement/pose.ts';
+import type { ArmPose, LegPose } from '../../movement/pose.ts';
 
 /** Arms and legs that many shapes share. */
 export const BY_SIDE: ArmPose = { flex: -9, out: 12, bend: 10 };
@@ -25,5 +25,3 @@ export const CROSSED: LegPose = {
   knee: [0.5, 0.08, 1],
   point: 35,
 };
-
-export const STRAIGHT: Curve = [0, 0, 0, 0];

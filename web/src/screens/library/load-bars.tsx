@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { demandOf, type Demand, type DemandPart } from '@wrenfern/core/body/demand';
 import { bodiesOf } from '@wrenfern/core/body/option-body';
+import { springForceN, strapForceN } from '@wrenfern/core/body/springs';
 import { toNewtonMetres, weigh } from '@wrenfern/core/body/statics';
 import type { Option } from '@wrenfern/core/movement/exercise';
 
@@ -119,6 +120,7 @@ function Why({ id, option, demand }: { id: string; option: Option; demand: Deman
           : ''}
         .
       </p>
+      {option.settings ? <p>{pullWords(option)}</p> : null}
       {option.lighterBecause ? (
         <p>Why it comes here all the same: {option.lighterBecause}</p>
       ) : null}
@@ -129,4 +131,17 @@ function Why({ id, option, demand }: { id: string; option: Option; demand: Deman
       </p>
     </div>
   );
+}
+
+/** What the machine pulls with where the carriage is farthest out. */
+function pullWords(option: Option): string {
+  const machines = bodiesOf(option).flatMap(({ pose }) => pose.machine ?? []);
+  const outM = Math.max(0, ...machines.map(({ out }) => out)) * EXAMPLE.statureM;
+  const inStraps = machines.some(({ straps }) => straps !== 'none');
+  const pull = Math.round(springForceN(option.settings, outM));
+  const each = Math.round(strapForceN(option.settings, outM));
+  const place = `with the carriage ${Math.round(outM * 100)} cm out`;
+  return inStraps
+    ? `Each strap pulls with about ${each} N ${place}, by stand-in springs; your own differ.`
+    : `The springs pull with about ${pull} N ${place}, by stand-in springs; your own differ.`;
 }
