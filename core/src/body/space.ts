@@ -37,11 +37,11 @@ export function dot(a: Vec3, b: Vec3): number {
 }
 
 export function cross(a: Vec3, b: Vec3): Vec3 {
-  return vec3.cross([0, 0, 0], copy(a), copy(b)) as [number, number, number];
+  return vec3.cross([0, 0, 0], a, b) as [number, number, number];
 }
 
 export function length(a: Vec3): number {
-  return Math.hypot(a[0], a[1], a[2]);
+  return Math.sqrt(dot(a, a));
 }
 
 export function distance(a: Vec3, b: Vec3): number {
@@ -59,29 +59,29 @@ export function mix(a: Vec3, b: Vec3, t: number): Vec3 {
 }
 
 export function rotate(turn: Turn, v: Vec3): Vec3 {
-  return vec3.transformQuat([0, 0, 0], copy(v), copyTurn(turn)) as [number, number, number];
+  return vec3.transformQuat([0, 0, 0], v, turn) as [number, number, number];
 }
 
 /** A right-handed rotation about an axis. */
 export function about(axis: Vec3, degrees: number): Turn {
-  return quat.setAxisAngle(fresh(), copy(axis), degrees * RADIANS) as unknown as Turn;
+  return quat.setAxisAngle(fresh(), axis, degrees * RADIANS) as unknown as Turn;
 }
 
 /** Applied from the last to the first, as matrices are. */
 export function compose(...turns: Turn[]): Turn {
   let all = NO_TURN;
   for (const turn of turns) {
-    all = quat.multiply(fresh(), copyTurn(all), copyTurn(turn)) as unknown as Turn;
+    all = quat.multiply(fresh(), all, turn) as unknown as Turn;
   }
   return all;
 }
 
 export function invert(turn: Turn): Turn {
-  return quat.conjugate(fresh(), copyTurn(turn)) as unknown as Turn;
+  return quat.conjugate(fresh(), turn) as unknown as Turn;
 }
 
 export function mixTurns(a: Turn, b: Turn, t: number): Turn {
-  return quat.slerp(fresh(), copyTurn(a), copyTurn(b), t) as unknown as Turn;
+  return quat.slerp(fresh(), a, b, t) as unknown as Turn;
 }
 
 /** The rotation whose front, up and right axes are these (at right angles, of length one). */
@@ -106,10 +106,3 @@ function fresh(): quat {
   return [0, 0, 0, 1];
 }
 
-function copy(v: Vec3): vec3 {
-  return [v[0], v[1], v[2]];
-}
-
-function copyTurn(turn: Turn): quat {
-  return [turn[0], turn[1], turn[2], turn[3]];
-}

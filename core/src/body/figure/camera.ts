@@ -60,9 +60,10 @@ export interface Spot extends Point {
 }
 
 export function spotOf(camera: Camera, { centre, turn, half }: Omit<Solid, 'part'>): Spot {
-  const spot: Spot = { ...project(camera, centre), xx: 0, xy: 0, yy: 0 };
+  const spot = ballSpot(camera, centre, 0);
   for (const axis of axesOf(turn, half)) {
-    const [x, y] = [dot(camera.right, axis), dot(camera.up, axis)];
+    const x = dot(camera.right, axis);
+    const y = dot(camera.up, axis);
     spot.xx += x * x;
     spot.xy += x * y;
     spot.yy += y * y;
@@ -80,7 +81,14 @@ function axesOf(turn: Turn, half: Vec3): Vec3[] {
 
 /** A ball looks round from everywhere. */
 export function ballSpot(camera: Camera, centre: Vec3, radius: number): Spot {
-  return { ...project(camera, centre), xx: radius * radius, xy: 0, yy: radius * radius };
+  const square = radius * radius;
+  return {
+    x: dot(camera.right, centre),
+    y: dot(camera.up, centre),
+    xx: square,
+    xy: 0,
+    yy: square,
+  };
 }
 
 /** The place on a spot's rim that is farthest along a direction of length one. */

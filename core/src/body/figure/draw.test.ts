@@ -13,7 +13,7 @@ import { figureSvg } from './svg.ts';
 
 const body = (shape: string) => layOutBody(fullPose(shape));
 const shapes = Object.values(SHAPE_FAMILIES).flatMap((family) => Object.keys(family));
-const NUMBERS = /^[MLAQZ0-9.\- ]+$/;
+const NUMBERS = /^[MLAaQZ0-9.\- ]+$/;
 
 /** The numbers of a path's places, as pairs; arcs give their ends. */
 function placesOf(d: string): [number, number][] {

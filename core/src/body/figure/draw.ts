@@ -3,7 +3,7 @@ import type { View } from '../../movement/pose.ts';
 import { mixBodies } from '../motion.ts';
 import type { Body } from '../body.ts';
 import { distance, type Vec3 } from '../space.ts';
-import { cameraFor, project, type Camera, type Point } from './camera.ts';
+import { cameraFor, project, type Camera, type Point, type Spot } from './camera.ts';
 import { paintFlesh, type Tone } from './flesh.ts';
 import { paintGround, paintMachine, paintProp, type FurniturePart } from './furniture.ts';
 import { curvePath, SCALE } from './outline.ts';
@@ -39,15 +39,6 @@ export function drawBody(body: Body, view: View, props: readonly PropUse[] = [])
     ...props.flatMap((use) => paintProp(use, body, camera)),
     ...paintMachine(body, camera),
   ];
-  const points: Point[] = [
-    ...flesh.flatMap((part) =>
-      part.spots.flatMap(({ x, y, xx, yy }) => [
-        { x: x - Math.sqrt(xx), y: y - Math.sqrt(yy) },
-        { x: x + Math.sqrt(xx), y: y + Math.sqrt(yy) },
-      ]),
-    ),
-    ...furniture.flatMap((part) => part.points),
-  ];
   const ground = paintGround(body, camera);
   const parts = [...flesh, ...furniture]
     .sort((a, b) => a.depth - b.depth)
@@ -56,20 +47,32 @@ export function drawBody(body: Body, view: View, props: readonly PropUse[] = [])
         return { tone: part.tone, d: part.d, ...(part.line ? { line: true } : {}) };
       return { tone: part.tone, d: part.d, ...(part.rim ? { rim: part.rim } : {}) };
     });
-  return { parts, ground: ground.d, frame: frameAround([...points, ...ground.points]) };
+  return { parts, ground: ground.d, frame: frameAround(flesh, [...furniture, ground]) };
 }
 
-function frameAround(points: readonly Point[]): Frame {
-  const xs = points.map(({ x }) => x);
-  const ys = points.map(({ y }) => y);
-  const margin = 0.03;
-  const [left, right] = [Math.min(...xs) - margin, Math.max(...xs) + margin];
-  const [low, high] = [Math.min(...ys) - margin, Math.max(...ys) + margin];
+/** Room left around a figure, in shares of stature. */
+const MARGIN = 0.03;
+
+function frameAround(
+  flesh: readonly { spots: readonly Spot[] }[],
+  others: readonly { points: readonly Point[] }[],
+): Frame {
+  let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity];
+  const take = (x: number, y: number, across = 0, up = 0): void => {
+    left = Math.min(left, x - across);
+    right = Math.max(right, x + across);
+    low = Math.min(low, y - up);
+    high = Math.max(high, y + up);
+  };
+  for (const { spots } of flesh) {
+    for (const { x, y, xx, yy } of spots) take(x, y, Math.sqrt(xx), Math.sqrt(yy));
+  }
+  for (const { points } of others) for (const { x, y } of points) take(x, y);
   return {
-    x: left * SCALE,
-    y: -high * SCALE,
-    width: (right - left) * SCALE,
-    height: (high - low) * SCALE,
+    x: (left - MARGIN) * SCALE,
+    y: -(high + MARGIN) * SCALE,
+    width: (right - left + 2 * MARGIN) * SCALE,
+    height: (high - low + 2 * MARGIN) * SCALE,
   };
 }
 

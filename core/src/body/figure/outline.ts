@@ -1,7 +1,7 @@
 import { rimOf, type Point, type Spot } from './camera.ts';
 
-/** Units that a stature is drawn in, so that numbers in paths stay short. */
-export const SCALE = 100;
+/** Units that a stature is drawn in: whole numbers then suffice, which are short and quick to write. */
+export const SCALE = 1000;
 
 /** A chain of spots filled in between, as SVG path data; y points down. */
 export function chainPath(spots: readonly Spot[]): string {
@@ -19,7 +19,7 @@ export function bonePath(spots: readonly Spot[]): string {
   const [first, last] = [spots[0], spots.at(-1)];
   if (!first || !last) return '';
   const [dx, dy] = [last.x - first.x, last.y - first.y];
-  const apart = Math.hypot(dx, dy);
+  const apart = Math.sqrt(dx * dx + dy * dy);
   // Seen from its end a bone is only as large as its largest spot.
   if (apart < FORESHORTENED) return spots.map(circlePath).join('');
   const [nx, ny] = [-dy / apart, dx / apart];
@@ -45,7 +45,7 @@ function circlePath({ x, y, xx }: Spot): string {
 /** Half the length and width of an ellipse and the degrees by which it is turned. */
 function shapeOf({ xx, xy, yy }: Spot): { long: number; short: number; turn: number } {
   const middle = (xx + yy) / 2;
-  const spread = Math.hypot((xx - yy) / 2, xy);
+  const spread = Math.sqrt(((xx - yy) / 2) ** 2 + xy * xy);
   return {
     long: Math.sqrt(Math.max(1e-9, middle + spread)),
     short: Math.sqrt(Math.max(1e-9, middle - spread)),
@@ -69,7 +69,7 @@ function ellipsePath(spot: Spot): string {
 
 function bridgePath(from: Spot, to: Spot): string {
   const [dx, dy] = [to.x - from.x, to.y - from.y];
-  const apart = Math.hypot(dx, dy);
+  const apart = Math.sqrt(dx * dx + dy * dy);
   if (apart < 1e-4) return '';
   const across = { x: -dy / apart, y: dx / apart };
   const back = { x: -across.x, y: -across.y };
@@ -130,5 +130,5 @@ function turnsLeft(a: Point | undefined, b: Point | undefined, c: Point): boolea
 }
 
 export function show(share: number): string {
-  return String(Math.round(share * SCALE * 10) / 10);
+  return String(Math.round(share * SCALE));
 }

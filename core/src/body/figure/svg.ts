@@ -24,10 +24,10 @@ const PAPER_PALETTE: Palette = {
 /** The figure as a picture file of its own. `title` is what a screen reader says. */
 export function figureSvg(figure: Figure, frame: Frame, title: string, arrow?: string): string {
   const palette = PAPER_PALETTE;
-  const view = [frame.x, frame.y, frame.width, frame.height].map((n) => n.toFixed(1)).join(' ');
+  const view = [frame.x, frame.y, frame.width, frame.height].map((n) => n.toFixed(0)).join(' ');
   const parts = figure.parts.map((part) => partSvg(part, palette)).join('');
   const way = arrow
-    ? `<path d="${arrow}" fill="none" stroke="${palette.arrow}" stroke-width="1" stroke-dasharray="2.4 1.8"/>`
+    ? `<path d="${arrow}" fill="none" stroke="${palette.arrow}" stroke-width="10" stroke-dasharray="24 18"/>`
     : '';
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${view}" role="img"><title>${escapeXml(title)}</title><path d="${figure.ground}" fill="${palette.ground}"/>${parts}${way}</svg>`;
 }
@@ -35,10 +35,10 @@ export function figureSvg(figure: Figure, frame: Frame, title: string, arrow?: s
 function partSvg(part: FigurePart, palette: Palette): string {
   const colour = palette[part.tone];
   if (part.line) {
-    return `<path d="${part.d}" fill="none" stroke="${colour}" stroke-width="1.5" stroke-linecap="round" stroke-linejoin="round"/>`;
+    return `<path d="${part.d}" fill="none" stroke="${colour}" stroke-width="15" stroke-linecap="round" stroke-linejoin="round"/>`;
   }
   const rim = part.rim
-    ? `<path d="${part.rim}" fill="${palette.paper}" stroke="${palette.paper}" stroke-width="1"/>`
+    ? `<path d="${part.rim}" fill="${palette.paper}" stroke="${palette.paper}" stroke-width="10"/>`
     : '';
   return `${rim}<path d="${part.d}" fill="${colour}"/>`;
 }

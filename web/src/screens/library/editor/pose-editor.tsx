@@ -156,11 +156,11 @@ function Stage({
             key={handle}
             cx={x * SCALE}
             cy={-y * SCALE}
-            r={2.6}
+            r={26}
             tabIndex={0}
             role="button"
             aria-label={`${handle}: arrow keys move it`}
-            className="cursor-grab fill-leaf/70 stroke-copper stroke-[0.9] outline-none hover:fill-copper-soft focus-visible:fill-copper"
+            className="cursor-grab fill-leaf/70 stroke-copper stroke-[9] outline-none hover:fill-copper-soft focus-visible:fill-copper"
             onKeyDown={(event) => nudge(event, handle)}
             onPointerDown={(event) => {
               svg.current?.setPointerCapture(event.pointerId);
