@@ -38,12 +38,17 @@ const SCREENS: [
   [
     'library',
     () => '/library',
-    (page) => expect(page.getByText('44 of 44 exercises')).toBeVisible(),
+    (page) => expect(page.getByText('184 of 184 exercises')).toBeVisible(),
   ],
   [
     'exercise',
     () => '/library/bird-dog',
     (page) => expect(page.getByText('Step back:').first()).toBeVisible(),
+  ],
+  [
+    'exercise editor',
+    () => '/library/bird-dog/edit',
+    (page) => expect(page.getByRole('heading', { name: 'What is said' })).toBeVisible(),
   ],
   ['people', () => '/people', (page) => expect(page.getByText('Asha Delun')).toBeVisible()],
   ['new person', () => '/people/new', (page) => expect(page.getByLabel('Name')).toBeVisible()],

@@ -142,12 +142,12 @@ export const PROPS = [
 export const Prop = z.enum(PROPS);
 export type Prop = z.infer<typeof Prop>;
 
-const PROP_ROLES = ['support', 'feedback', 'challenge', 'load'] as const;
+export const PROP_ROLES = ['support', 'feedback', 'challenge', 'load'] as const;
 export const PropRole = z.enum(PROP_ROLES);
 export type PropRole = z.infer<typeof PropRole>;
 
 /** Where a prop lies. The same ball in two places is two different uses. */
-const PROP_PLACES = [
+export const PROP_PLACES = [
   'under pelvis',
   'under seat',
   'under head',

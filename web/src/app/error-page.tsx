@@ -25,7 +25,7 @@ export function NotFound() {
   return (
     <main className="mx-auto max-w-xl p-10">
       <h1 className="text-2xl">Nothing lives here</h1>
-      <p className="my-3">The address may be mistyped, or the class may have been deleted.</p>
+      <p className="my-3">The address may be mistyped, or what it showed may have been deleted.</p>
       <Link className={buttonClass('main')} to="/">
         To today
       </Link>

@@ -117,7 +117,7 @@ function Page({ exercise }: { exercise: Exercise }) {
         <Part title="Where it fits">
           <Slugs words="Prepares" slugs={exercise.prepares} />
           <Slugs words="Answered by" slugs={exercise.counters} />
-          <Slugs words="Stands in" slugs={exercise.swaps} />
+          <Slugs words="In its place" slugs={exercise.swaps} />
         </Part>
         <Part title="Cautions">
           <Cautions exercise={exercise} />
@@ -200,8 +200,8 @@ function Cautions({ exercise }: { exercise: Exercise }) {
     const open = exercise.options.filter((option) => !barred.includes(option));
     const left =
       open.length > 0
-        ? `option ${open.map(({ number }) => number).join(', ')} stays open`
-        : 'no option: an exercise that stands in, or rest';
+        ? `${open.length === 1 ? 'option' : 'options'} ${open.map(({ number }) => number).join(', ')} ${open.length === 1 ? 'stays' : 'stay'} open`
+        : 'no option: another exercise in its place, or rest';
     return [{ id: caution.id, name: caution.name, left, source: caution.source }];
   });
   return (

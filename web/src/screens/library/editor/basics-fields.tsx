@@ -46,20 +46,17 @@ export function BasicsFields({ form, draft, isNew }: FieldsProps) {
           readOnly={!isNew}
           {...form.register('slug')}
         />
-        <TextField
+        <CommaField
           label="Other names, parted by commas"
-          value={draft.otherNames.join(', ')}
-          onChange={(event) =>
-            set(
-              'otherNames',
-              event.target.value
-                .split(/,\s*/)
-                .filter((name, index, all) => name || index < all.length - 1),
-              TURNED,
-            )
-          }
+          values={draft.otherNames}
+          onValues={(values) => set('otherNames', values, TURNED)}
         />
         <TextField label="Purpose, in one line" {...form.register('purpose')} />
+        <CommaField
+          label="What moves it, parted by commas"
+          values={draft.movers}
+          onValues={(values) => set('movers', values, TURNED)}
+        />
       </div>
       <div className="grid gap-3 sm:grid-cols-4">
         <Select
@@ -144,6 +141,31 @@ export function BasicsFields({ form, draft, isNew }: FieldsProps) {
         onToggle={(value, on) => set('bodyParts', toggled(draft.bodyParts, value, on), TURNED)}
       />
     </section>
+  );
+}
+
+interface CommaFieldProps {
+  label: string;
+  values: readonly string[];
+  onValues: (values: string[]) => void;
+}
+
+/** Several short words in one line; read when the field is left, so that a comma can be typed. */
+function CommaField({ label, values, onValues }: CommaFieldProps) {
+  return (
+    <TextField
+      key={values.join()}
+      label={label}
+      defaultValue={values.join(', ')}
+      onBlur={(event) =>
+        onValues(
+          event.target.value
+            .split(',')
+            .map((word) => word.trim())
+            .filter(Boolean),
+        )
+      }
+    />
   );
 }
 

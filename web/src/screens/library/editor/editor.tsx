@@ -14,6 +14,7 @@ import type { ImportedState } from '../import-exercise.tsx';
 import { BasicsFields } from './basics-fields.tsx';
 import { copyForStudio, drafts, readDraft } from './exercise-draft.ts';
 import { OptionFields } from './option-fields.tsx';
+import { PlaceFields } from './place-fields.tsx';
 import { Versions } from './versions.tsx';
 import { WordsFields } from './words-fields.tsx';
 
@@ -115,6 +116,7 @@ function Editor({ start, openedAs, version, from }: EditorProps) {
       <div className="mt-6 flex flex-col gap-8">
         <OptionFields form={form} draft={draft} />
         <BasicsFields form={form} draft={draft} isNew={version === 0} />
+        <PlaceFields form={form} draft={draft} />
         <WordsFields form={form} draft={draft} />
         {version > 0 ? (
           <Versions

@@ -13,6 +13,7 @@ import { IconButton } from '../../../parts/icon-button.tsx';
 import { LoadBars } from '../load-bars.tsx';
 import { Chips } from './basics-fields.tsx';
 import { numbered } from './exercise-draft.ts';
+import { OptionGear } from './option-gear.tsx';
 import { PoseEditor } from './pose-editor.tsx';
 
 interface OptionFieldsProps {
@@ -79,6 +80,7 @@ export function OptionFields({ form, draft }: OptionFieldsProps) {
             <TextField label="What to feel" {...form.register(`options.${index}.feel`)} />
             <TextField label="When to step back" {...form.register(`options.${index}.stepBack`)} />
           </div>
+          <OptionGear option={option} onReformer={draft.machine === 'reformer'} change={change} />
           <Chips
             legend="What it turns"
             values={LEVERS}

@@ -187,7 +187,7 @@ function inRoom(camera: Camera, right: number, up: number): Vec3 {
 
 /** Room to drag into. */
 function roomAround(frame: Frame): Frame {
-  const margin = 14;
+  const margin = 140;
   return fitFrame(
     {
       x: frame.x - margin,
