@@ -31,7 +31,7 @@ test('the library is narrowed by what one looks for, and forgives spelling', asy
   await page.getByLabel('Position').selectOption('plank');
   const planks = await numberFound(page);
   expect(planks).toBeGreaterThan(0);
-  await page.getByLabel('Has an option without').selectOption('weight-on-hands');
+  await page.getByLabel('Has an option without').selectOption('weight-on-wrists');
   await expect.poll(() => numberFound(page)).toBeLessThan(planks);
   await page.reload();
   await expect(page.getByLabel('Position')).toHaveValue('plank');
@@ -76,12 +76,12 @@ test('a studio makes an exercise of its own and plans with it', async ({ page })
   await name.fill('Lantern reach');
   await page.getByLabel('Purpose, in one line').fill('A quiet trunk under a slow leg.');
   await page.getByRole('button', { name: 'Add a prop' }).click();
-  await page.getByLabel('Prop 1').selectOption('small-ball');
-  await page.getByLabel('Its place').selectOption('between knees');
+  await page.getByLabel('Prop 1', { exact: true }).selectOption('small-ball');
+  await page.getByLabel('Where it lies').selectOption('between knees');
   await page.reload();
   await expect(page.getByText('What you had not saved is back.')).toBeVisible();
   await expect(name).toHaveValue('Lantern reach');
-  await expect(page.getByLabel('Its place')).toHaveValue('between knees');
+  await expect(page.getByLabel('Where it lies')).toHaveValue('between knees');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Lantern reach' })).toBeVisible();
   await expect(page.getByText(/small ball between knees/).first()).toBeVisible();

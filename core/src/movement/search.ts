@@ -29,19 +29,30 @@ const KEYS = [
 /** How far a word may be from what was meant: two letters that changed places in a short word. */
 const FORGIVING = 0.4;
 
-const INDEXES = new WeakMap<readonly Exercise[], Fuse<Exercise>>();
+/** As spelled, and as it may have been meant. */
+interface Searches {
+  strict: Fuse<Exercise>;
+  forgiving: Fuse<Exercise>;
+}
 
-/** Exercises in which every word asked for is found, spelled about so; the nearest first. */
+const SEARCHES = new WeakMap<readonly Exercise[], Searches>();
+
+/**
+ * Exercises in which every word asked for is found, the nearest first. A word that stands nowhere
+ * as it is spelled is taken for words that are spelled about so.
+ */
 export function searchCatalogue(catalogue: Catalogue, query: string): Exercise[] {
   const words = plain(query)
     .split(/[^\p{L}\p{N}]+/u)
     .filter(Boolean);
   const telling = words.filter((word) => word.length > 1);
   if (telling.length === 0) return [...catalogue.all];
-  const index = indexOf(catalogue.all);
+  const { strict, forgiving } = searchesOf(catalogue.all);
   let found: Map<Exercise, number> | undefined;
   for (const word of telling) {
-    const hits = new Map(index.search(word).map(({ item, score = 1 }) => [item, score]));
+    const spelled = strict.search(word);
+    const results = spelled.length > 0 ? spelled : forgiving.search(word);
+    const hits = new Map(results.map(({ item, score = 1 }) => [item, score]));
     found = found ? intersect(found, hits) : hits;
   }
   return [...(found ?? [])].sort(([, a], [, b]) => a - b).map(([exercise]) => exercise);
@@ -59,17 +70,18 @@ function intersect(
   return both;
 }
 
-function indexOf(all: readonly Exercise[]): Fuse<Exercise> {
-  const known = INDEXES.get(all);
+function searchesOf(all: readonly Exercise[]): Searches {
+  const known = SEARCHES.get(all);
   if (known) return known;
-  const made = new Fuse(all, {
-    keys: KEYS,
-    threshold: FORGIVING,
-    ignoreLocation: true,
-    includeScore: true,
-    minMatchCharLength: 2,
-  });
-  INDEXES.set(all, made);
+  const index = Fuse.createIndex(KEYS, all);
+  const searching = (threshold: number): Fuse<Exercise> =>
+    new Fuse(
+      all,
+      { keys: KEYS, threshold, ignoreLocation: true, includeScore: true, minMatchCharLength: 2 },
+      index,
+    );
+  const made = { strict: searching(0), forgiving: searching(FORGIVING) };
+  SEARCHES.set(all, made);
   return made;
 }
 

@@ -1,10 +1,11 @@
 import { Command } from 'cmdk';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
 import type { ClassSummaryRow } from '../data/api-types.ts';
 import { request } from '../data/request.ts';
 import { showWhen } from '../parts/dates.ts';
-import { useSession } from '../data/hooks.ts';
+import { useOwnExercises, useSession } from '../data/hooks.ts';
 
 const PLACES = [
   { name: 'Today', to: '/' },
@@ -16,19 +17,23 @@ const PLACES = [
 
 /** Any screen, any class of late, any exercise, by a few letters. */
 export function CommandPalette({ close }: { close: () => void }) {
+  const [words, setWords] = useState('');
   return (
     <Command.Dialog
       open
+      shouldFilter={false}
       onOpenChange={close}
       label="Go to"
       overlayClassName="fixed inset-0 z-40 bg-black/40"
       contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(34rem,calc(100vw-2rem))] -translate-x-1/2 overflow-hidden rounded-2xl border border-line bg-paper shadow-xl"
     >
       <Command.Input
+        value={words}
+        onValueChange={setWords}
         placeholder="Go to a screen, a class or an exercise"
         className="w-full border-b border-line bg-leaf px-4 py-3 text-base outline-none"
       />
-      <Places close={close} />
+      <Places words={words.trim()} close={close} />
     </Command.Dialog>
   );
 }
@@ -37,17 +42,26 @@ type ClassList = { classes: ClassSummaryRow[] };
 
 const readClasses = (path: string) => request<ClassList>('GET', path);
 
-function Places({ close }: { close: () => void }) {
+const MOST_CLASSES = 8;
+
+function Places({ words, close }: { words: string; close: () => void }) {
   const navigate = useNavigate();
   const session = useSession();
   const zone = session.data?.studio.timeZone ?? 'UTC';
   const classes = useSWR<ClassList, Error>('/classes?limit=60', readClasses);
   // The library is large: it is fetched when the palette first opens, not with the shell.
-  const library = useSWR<{ slug: string; name: string; otherNames: string[] }[], Error>(
-    'palette-library',
-    async () => (await import('../data/catalogue.ts')).catalogue.all.slice(),
-    { revalidateOnFocus: false },
+  const own = useOwnExercises();
+  const finder = useSWR(
+    own.data ? ['find-exercises', own.data] : null,
+    async ([, { exercises }]) => {
+      const { exerciseFinder } = await import('../data/find-exercises.ts');
+      return { find: exerciseFinder(exercises.map(({ exercise }) => exercise)) };
+    },
   );
+  const has = (name: string) => name.toLowerCase().includes(words.toLowerCase());
+  const found = (classes.data?.classes ?? [])
+    .filter(({ title }) => has(title))
+    .slice(0, MOST_CLASSES);
   const go = (to: string) => () => {
     close();
     void navigate(to);
@@ -56,27 +70,22 @@ function Places({ close }: { close: () => void }) {
     <Command.List className="max-h-[52vh] overflow-y-auto p-2">
       <Command.Empty className="p-4 text-soft">Nothing by these letters.</Command.Empty>
       <Group heading="Screens">
-        {PLACES.map(({ name, to }) => (
+        {PLACES.filter(({ name }) => has(name)).map(({ name, to }) => (
           <Entry key={to} value={name} onSelect={go(to)}>
             {name}
           </Entry>
         ))}
       </Group>
       <Group heading="Classes">
-        {(classes.data?.classes ?? []).map(({ id, title, startsAt }) => (
+        {found.map(({ id, title, startsAt }) => (
           <Entry key={id} value={`${title} ${id}`} onSelect={go(`/classes/${id}/plan`)}>
             {title} <span className="text-soft">{showWhen(startsAt, zone)}</span>
           </Entry>
         ))}
       </Group>
       <Group heading="Exercises">
-        {(library.data ?? []).map(({ slug, name, otherNames }) => (
-          <Entry
-            key={slug}
-            value={`${name} ${slug}`}
-            keywords={otherNames}
-            onSelect={go(`/library/${slug}`)}
-          >
+        {(finder.data?.find(words) ?? []).map(({ slug, name }) => (
+          <Entry key={slug} value={`${name} ${slug}`} onSelect={go(`/library/${slug}`)}>
             {name}
           </Entry>
         ))}
@@ -85,7 +94,8 @@ function Places({ close }: { close: () => void }) {
   );
 }
 
-function Group({ heading, children }: { heading: string; children: React.ReactNode }) {
+function Group({ heading, children }: { heading: string; children: React.ReactNode[] }) {
+  if (children.length === 0) return null;
   return (
     <Command.Group
       heading={heading}
@@ -98,12 +108,10 @@ function Group({ heading, children }: { heading: string; children: React.ReactNo
 
 function Entry({
   value,
-  keywords,
   onSelect,
   children,
 }: {
   value: string;
-  keywords?: string[];
   onSelect: () => void;
   children: React.ReactNode;
 }) {
@@ -111,7 +119,6 @@ function Entry({
     <Command.Item
       value={value}
       onSelect={onSelect}
-      {...(keywords ? { keywords } : {})}
       className="cursor-pointer rounded-lg px-3 py-1.5 data-[selected=true]:bg-mist"
     >
       {children}

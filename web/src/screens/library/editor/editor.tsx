@@ -72,7 +72,7 @@ function Editor({ start, openedAs, version, from }: EditorProps) {
         exercise: signs.exercise,
       });
       drafts.drop(openedAs);
-      await mutate('/exercises');
+      await Promise.all([mutate(`/exercises/${slug}/versions`), mutate('/exercises')]);
       toast.success(`${signs.exercise.name} is saved`);
       await navigate(`/library/${slug}`);
     } catch (error) {

@@ -60,7 +60,7 @@ function PropList({
               onChange={(prop) => set(index, { prop })}
             />
             <Select
-              label="Its place"
+              label="Where it lies"
               value={use.place}
               choices={choicesOf(PROP_PLACES)}
               onChange={(place) => set(index, { place })}
