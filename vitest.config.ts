@@ -1,7 +1,8 @@
 import { defineConfig } from 'vitest/config';
 
 const project = (name: string, include: string[]) => ({
-  test: { name, include, environment: 'node' as const },
+  // Property tests lay out many classes; a slow machine may take its time.
+  test: { name, include, environment: 'node' as const, testTimeout: 60_000 },
 });
 
 export default defineConfig({

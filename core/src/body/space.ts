@@ -105,4 +105,3 @@ export function clamp(value: number, least: number, most: number): number {
 function fresh(): quat {
   return [0, 0, 0, 1];
 }
-

@@ -114,7 +114,8 @@ function Stage({
   const frame = drag?.frame ?? roomAround(figure.frame);
   const move = (event: React.PointerEvent) => {
     if (!drag || !svg.current) return;
-    const unit = drag.frame.width / svg.current.clientWidth / SCALE;
+    // The picture may be narrower than its box; what the browser scaled it by is the truth.
+    const unit = 1 / (svg.current.getScreenCTM()?.a ?? 1) / SCALE;
     const by = inRoom(
       camera,
       (event.clientX - drag.startX) * unit,
@@ -135,7 +136,7 @@ function Stage({
       viewBox={`${frame.x} ${frame.y} ${frame.width} ${frame.height}`}
       width={WIDTH}
       height={HEIGHT}
-      className="h-auto w-full touch-none rounded-2xl border border-line bg-leaf"
+      className="h-auto max-h-[27rem] w-full touch-none rounded-2xl border border-line bg-leaf"
       role="group"
       aria-label={`Figure: ${body.pose.name}`}
       onPointerMove={move}
@@ -191,9 +192,9 @@ function roomAround(frame: Frame): Frame {
   return fitFrame(
     {
       x: frame.x - margin,
-      y: frame.y - margin * 2,
+      y: frame.y - margin,
       width: frame.width + 2 * margin,
-      height: frame.height + 2.5 * margin,
+      height: frame.height + 1.5 * margin,
     },
     WIDTH / HEIGHT,
   );
