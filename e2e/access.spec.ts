@@ -55,8 +55,11 @@ const SCREENS: [
   ['studio', () => '/studio', (page) => expect(page.getByText('Cupboard')).toBeVisible()],
 ];
 
-async function seriousFaults(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+async function seriousFaults(page: Page, onlyRule?: string): Promise<string[]> {
+  // What is drawn inside a picture has no roles of its own; its name is on the picture.
+  const axe = new AxeBuilder({ page }).exclude('svg > *');
+  if (onlyRule) axe.withRules([onlyRule]);
+  const { violations } = await axe.analyze();
   return violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .flatMap(({ id, nodes }) =>
@@ -66,17 +69,19 @@ async function seriousFaults(page: Page): Promise<string[]> {
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing serious on any screen, ${colorScheme}`, async ({ page }) => {
+    // The other theme changes colours and nothing else.
+    const onlyRule = colorScheme === 'dark' ? 'color-contrast' : undefined;
     await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
     await page.goto('/sign-in');
     await expect(page.getByLabel('Email')).toBeVisible();
-    expect(await seriousFaults(page)).toEqual([]);
+    expect(await seriousFaults(page, onlyRule)).toEqual([]);
     await enterDemo(page);
     const id = await firstClass(page);
     for (const [name, path, ready] of SCREENS) {
       await test.step(name, async () => {
         await page.goto(path(id));
         await ready(page);
-        expect(await seriousFaults(page)).toEqual([]);
+        expect(await seriousFaults(page, onlyRule)).toEqual([]);
       });
     }
   });

@@ -78,6 +78,15 @@ describe('own exercises', () => {
     await mine.agent.get('/api/exercises/quay-curl/versions').expect(404);
   });
 
+  it('stay while another exercise of the studio names them', async () => {
+    await save('buoy-curl', 0, own('buoy-curl')).expect(201);
+    await save('tide-curl', 0, own('tide-curl', { swaps: ['buoy-curl'] })).expect(201);
+    const refused = await mine.agent.delete('/api/exercises/buoy-curl').expect(422);
+    expect(JSON.stringify(refused.body)).toContain('is named by');
+    await mine.agent.delete('/api/exercises/tide-curl').expect(204);
+    await mine.agent.delete('/api/exercises/buoy-curl').expect(204);
+  });
+
   it('answer a stale save with the newer version', async () => {
     const answer = await save('harbour-curl', 1, own('harbour-curl')).expect(409);
     expect(answer.body).toMatchObject({ code: 'stale', version: 2 });

@@ -71,6 +71,16 @@ export function exercisesRouter(): Router {
         { path: ['slug'], message: `stands in ${used} of the studio's classes; take it out first` },
       ]);
     }
+    const pointing = (await ownExercisesOf(studioId)).find(
+      ({ exercise }) =>
+        exercise.slug !== slug &&
+        [...exercise.swaps, ...exercise.prepares, ...exercise.counters].includes(slug),
+    );
+    if (pointing) {
+      throw new ApiError('invalid', [
+        { path: ['slug'], message: `is named by "${pointing.exercise.name}"; change that first` },
+      ]);
+    }
     await rowsOf(ExerciseVersion, studioId).remove({ slug });
     response.status(204).end();
   });
