@@ -6,7 +6,7 @@ import { Plan, PlanDetails, checkPlan } from '@wrenfern/core/plan/plan';
 import { memberOf } from '../auth/session.ts';
 import { Booking, ClassEvent, ClassNote, ClassRow, PersonRow } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
-import { catalogueOf } from './studio-catalogue.ts';
+import { catalogueFor } from './studio-catalogue.ts';
 import { attendeesOf, dayOf, familiarTo, taughtBetween } from './class-context.ts';
 import { ApiError } from './errors.ts';
 import { readBody, readId, readQuery } from './read.ts';
@@ -127,7 +127,7 @@ export function classesRouter(): Router {
     const id = readId(request);
     const classes = rowsOf(ClassRow, studioId);
     const { revision, plan } = readBody(SavedPlan, request);
-    const problems = checkPlan(plan, await catalogueOf(studioId));
+    const problems = checkPlan(plan, await catalogueFor(studioId, plan));
     if (problems.length > 0) {
       throw new ApiError(
         'invalid',

@@ -28,9 +28,6 @@ interface FigureProps {
   className?: string | undefined;
 }
 
-/** Smaller than this a figure fills its frame; larger ones keep it from pose to pose. */
-const SMALL = 120;
-
 /** A body in a key pose, with what it lies on, what it holds and the machine it is on. */
 export function Figure({
   of,
@@ -46,19 +43,19 @@ export function Figure({
   const { parts, ground, frame, name, way } = useMemo(() => {
     const bodies = mirrored ? mirroredBodiesOf(of) : bodiesOf(of);
     const props = heldProps(of);
-    const figures = bodies.map((body) => drawBody(body, view, props));
     const index = Math.min(pose ?? bodies.length - 1, bodies.length - 1);
-    const shown = figures[index];
     const [first, second] = bodies;
+    const shown = bodies[index];
+    if (!first || !shown) throw new Error('a figure needs a pose');
+    const { parts, ground, frame: own } = drawBody(shown, view, props);
+    // The way of what moves goes from pose to pose.
+    const frames = arrow ? bodies.map((body) => drawBody(body, view, props).frame) : [own];
     return {
-      parts: shown?.parts ?? [],
-      ground: shown?.ground ?? '',
-      frame: fitFrame(
-        joinFrames((width < SMALL && shown ? [shown] : figures).map((figure) => figure.frame)),
-        width / height,
-      ),
-      name: bodies[index]?.pose.name ?? '',
-      way: arrow && first && second ? arrowBetween(first, second, view) : undefined,
+      parts,
+      ground,
+      frame: fitFrame(joinFrames(frames), width / height),
+      name: shown.pose.name,
+      way: arrow && second ? arrowBetween(first, second, view) : undefined,
     };
   }, [of, view, pose, mirrored, arrow, width, height]);
   return (

@@ -1,6 +1,6 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { Upload } from 'lucide-react';
-import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import { standardOption, type Exercise } from '@wrenfern/core/movement/exercise';
@@ -149,7 +149,8 @@ function Shelf({ exercises }: { exercises: readonly Exercise[] }) {
   );
 }
 
-function ExerciseCard({ exercise }: { exercise: Exercise }) {
+/** Kept while the shelf scrolls: only a card that comes into sight is drawn. */
+const ExerciseCard = memo(function ExerciseCard({ exercise }: { exercise: Exercise }) {
   const option = standardOption(exercise);
   return (
     <Link
@@ -186,4 +187,4 @@ function ExerciseCard({ exercise }: { exercise: Exercise }) {
       </p>
     </Link>
   );
-}
+});
