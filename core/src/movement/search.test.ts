@@ -37,5 +37,11 @@ describe('searchCatalogue', () => {
     expect(slugs(typed)).toContain(meant);
   });
 
+  it('forgives nothing where a word stands as it is spelled', () => {
+    const shall = makeExercise('shall', { name: 'Shall' });
+    const near = createCatalogue([rest, shall]);
+    expect(searchCatalogue(near, 'shall').map(({ slug }) => slug)).toEqual(['shall']);
+  });
+
   it('does not find what was not meant', () => expect(slugs('xylophone')).toEqual([]));
 });

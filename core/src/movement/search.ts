@@ -26,20 +26,14 @@ const KEYS = [
   },
 ];
 
-/** How far a word may be from what was meant: two letters that changed places in a short word. */
-const FORGIVING = 0.4;
+/** How far a word may be from what was meant: not at all, a letter or two, two that changed places. */
+const FORGIVING = [0, 0.25, 0.42] as const;
 
-/** As spelled, and as it may have been meant. */
-interface Searches {
-  strict: Fuse<Exercise>;
-  forgiving: Fuse<Exercise>;
-}
-
-const SEARCHES = new WeakMap<readonly Exercise[], Searches>();
+const SEARCHES = new WeakMap<readonly Exercise[], Fuse<Exercise>[]>();
 
 /**
  * Exercises in which every word asked for is found, the nearest first. A word that stands nowhere
- * as it is spelled is taken for words that are spelled about so.
+ * as it is spelled is taken for words that are spelled about so, as near as there are any.
  */
 export function searchCatalogue(catalogue: Catalogue, query: string): Exercise[] {
   const words = plain(query)
@@ -47,15 +41,21 @@ export function searchCatalogue(catalogue: Catalogue, query: string): Exercise[]
     .filter(Boolean);
   const telling = words.filter((word) => word.length > 1);
   if (telling.length === 0) return [...catalogue.all];
-  const { strict, forgiving } = searchesOf(catalogue.all);
+  const searches = searchesOf(catalogue.all);
   let found: Map<Exercise, number> | undefined;
   for (const word of telling) {
-    const spelled = strict.search(word);
-    const results = spelled.length > 0 ? spelled : forgiving.search(word);
-    const hits = new Map(results.map(({ item, score = 1 }) => [item, score]));
+    const hits = hitsOf(word, searches);
     found = found ? intersect(found, hits) : hits;
   }
   return [...(found ?? [])].sort(([, a], [, b]) => a - b).map(([exercise]) => exercise);
+}
+
+function hitsOf(word: string, searches: readonly Fuse<Exercise>[]): Map<Exercise, number> {
+  for (const search of searches) {
+    const results = search.search(word);
+    if (results.length > 0) return new Map(results.map(({ item, score = 1 }) => [item, score]));
+  }
+  return new Map();
 }
 
 function intersect(
@@ -70,17 +70,18 @@ function intersect(
   return both;
 }
 
-function searchesOf(all: readonly Exercise[]): Searches {
+function searchesOf(all: readonly Exercise[]): readonly Fuse<Exercise>[] {
   const known = SEARCHES.get(all);
   if (known) return known;
   const index = Fuse.createIndex(KEYS, all);
-  const searching = (threshold: number): Fuse<Exercise> =>
-    new Fuse(
-      all,
-      { keys: KEYS, threshold, ignoreLocation: true, includeScore: true, minMatchCharLength: 2 },
-      index,
-    );
-  const made = { strict: searching(0), forgiving: searching(FORGIVING) };
+  const made = FORGIVING.map(
+    (threshold) =>
+      new Fuse(
+        all,
+        { keys: KEYS, threshold, ignoreLocation: true, includeScore: true, minMatchCharLength: 2 },
+        index,
+      ),
+  );
   SEARCHES.set(all, made);
   return made;
 }

@@ -51,7 +51,7 @@ function Page({ exercise }: { exercise: Exercise }) {
         <h1 className="text-3xl">{exercise.name}</h1>
         <Actions exercise={exercise} />
       </div>
-      <p className="mt-1 max-w-2xl text-base">{exercise.purpose}</p>
+      <p className="mt-2 max-w-2xl text-base">{exercise.purpose}</p>
       <p className="mt-1 text-soft">
         {exercise.machine === 'reformer' ? 'reformer, ' : ''}
         {POSITION_WORDS[exercise.position]} ·{' '}

@@ -1,5 +1,6 @@
+import { clsx } from 'clsx';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
-import { Upload } from 'lucide-react';
+import { ListFilter, Upload } from 'lucide-react';
 import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { describeDose } from '@wrenfern/core/movement/dose';
@@ -47,6 +48,7 @@ export function Component() {
       ),
     [search],
   );
+  const [open, setOpen] = useState(false);
   const narrowed = [...search.keys()].length > 0;
   return (
     <>
@@ -74,15 +76,25 @@ export function Component() {
           onChange={(event) => set('q', event.target.value)}
           className={`${inputClass} max-lg:col-span-full`}
         />
-        {FILTERS.map(({ key, label, choices }) => (
-          <Select
-            key={key}
-            label={label}
-            value={get(key)}
-            onChange={(value) => set(key, value)}
-            choices={[ANY, ...choices]}
-          />
-        ))}
+        <Button
+          aria-expanded={open}
+          className="col-span-full sm:hidden"
+          onClick={() => setOpen(!open)}
+        >
+          <ListFilter size={16} aria-hidden />{' '}
+          {open ? 'Hide what to look for' : 'Look for more than a name'}
+        </Button>
+        <div className={clsx('contents', !open && 'max-sm:hidden')}>
+          {FILTERS.map(({ key, label, choices }) => (
+            <Select
+              key={key}
+              label={label}
+              value={get(key)}
+              onChange={(value) => set(key, value)}
+              choices={[ANY, ...choices]}
+            />
+          ))}
+        </div>
       </div>
       {found.length === 0 ? (
         <Empty title="Nothing fits">
