@@ -2,7 +2,7 @@ import type { RestPart } from '../movement/pose.ts';
 import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import { JOINT_LIMITS, type JointRange } from './joint-limits.ts';
 import type { Body } from './body.ts';
-import { ballJointAngles, hingeAngle } from './skeleton.ts';
+import { ballJointAngles, hingeAngle } from './joint-angles.ts';
 import { extent, lowestOf, PARTS, partSolids } from './solids.ts';
 import { compose, dot, invert, rotate, toDegrees, UP, type Turn } from './space.ts';
 

@@ -5,7 +5,8 @@ import { JOINT_LIMITS } from './joint-limits.ts';
 import { bendTo } from './reach.ts';
 import { LENGTH } from './segments.ts';
 import type { Body } from './body.ts';
-import { ballJointAngles, hingeAngle, layOutBody } from './skeleton.ts';
+import { ballJointAngles, hingeAngle } from './joint-angles.ts';
+import { layOutBody } from './skeleton.ts';
 import { fullPose } from './shapes/index.ts';
 import { lowestOf } from './solids.ts';
 import {
