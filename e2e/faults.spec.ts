@@ -101,10 +101,12 @@ test('a class, a person or a page that is not there says so', async ({ page }) =
     '/classes/nonsense/options',
     '/people/nonsense',
     '/library/moon-walk',
+    '/library/moon-walk/edit',
     '/no/such/page',
   ]) {
     await page.goto(path);
     await expect(page.getByRole('heading', { name: 'Nothing lives here' })).toBeVisible();
+    await expect(page.getByRole('main')).toHaveCount(1);
   }
 });
 

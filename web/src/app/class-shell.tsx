@@ -7,7 +7,7 @@ import { buttonClass } from '../parts/button.tsx';
 import { minutes, showWhen } from '../parts/dates.ts';
 import { Failed, Loading } from '../parts/states.tsx';
 import { Brand } from './brand.tsx';
-import { NotFound } from './error-page.tsx';
+import { LostPage } from './error-page.tsx';
 import { RequireSession } from './shell.tsx';
 
 const TABS = ['plan', 'options', 'log'] as const;
@@ -34,7 +34,7 @@ export function useLesson(): ClassOutlet {
 function LoadedClass() {
   const { id = '' } = useParams();
   const { data: lesson, error, mutate } = useClass(id);
-  if (error instanceof RequestProblem && error.code === 'not-found') return <NotFound />;
+  if (error instanceof RequestProblem && error.code === 'not-found') return <LostPage />;
   if (error && !lesson) return <Failed error={error} retry={() => void mutate()} />;
   if (!lesson) return <Loading what="the class" />;
   return (

@@ -1,7 +1,7 @@
 import { createBrowserRouter } from 'react-router';
 import { Loading } from '../parts/states.tsx';
 import { Component as Today } from '../screens/today/today.tsx';
-import { ErrorPage, NotFound } from './error-page.tsx';
+import { ErrorPage, LostPage } from './error-page.tsx';
 import { ClassShell } from './class-shell.tsx';
 import { Shell } from './shell.tsx';
 
@@ -60,7 +60,7 @@ export const router = createBrowserRouter([
           { path: '/classes/:id/teach', lazy: () => import('../screens/teach/teach.tsx') },
         ],
       },
-      { path: '*', element: <NotFound /> },
+      { path: '*', element: <LostPage /> },
     ],
   },
 ]);

@@ -1,7 +1,7 @@
 import { useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import type { LiveEvent } from '@wrenfern/core/live/events';
-import { NotFound } from '../../app/error-page.tsx';
+import { LostPage } from '../../app/error-page.tsx';
 import { RequireSession } from '../../app/shell.tsx';
 import type { WholeClass } from '../../data/api-types.ts';
 import { analyseClass } from '../../data/class-analysis.ts';
@@ -40,7 +40,7 @@ function LoadedTeach() {
   const lesson = useClass(id);
   const events = useClassEvents(id);
   const error: unknown = lesson.error ?? events.error;
-  if (error instanceof RequestProblem && error.code === 'not-found') return <NotFound />;
+  if (error instanceof RequestProblem && error.code === 'not-found') return <LostPage />;
   if (error && (!lesson.data || !events.data)) {
     return (
       <Failed
