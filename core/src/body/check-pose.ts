@@ -3,7 +3,8 @@ import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import { JOINT_LIMITS, type JointRange } from './joint-limits.ts';
 import type { Body } from './body.ts';
 import { ballJointAngles, hingeAngle } from './joint-angles.ts';
-import { extent, lowestOf, PARTS, partSolids } from './solids.ts';
+import { REST_PARTS } from '../movement/rest-parts.ts';
+import { extent, lowestOf, partSolids } from './solids.ts';
 import { compose, dot, invert, rotate, toDegrees, UP, type Turn } from './space.ts';
 
 /** Something about a pose that a body could not do or a picture should not show. */
@@ -92,7 +93,7 @@ export function namePart(part: RestPart, side: BodySide | undefined): string {
 function undergroundFaults(body: Body): PoseFault[] {
   if (body.pose.machine) return [];
   const faults: PoseFault[] = [];
-  for (const part of PARTS) {
+  for (const part of REST_PARTS) {
     // The feet's solids hold the toes.
     if (part === 'toes') continue;
     for (const solid of partSolids(body, part)) {

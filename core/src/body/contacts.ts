@@ -1,8 +1,9 @@
 import type { RestPart } from '../movement/pose.ts';
+import { REST_PARTS } from '../movement/rest-parts.ts';
 import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import { barPlace, BOX, CARRIAGE } from './machine.ts';
 import type { Body } from './body.ts';
-import { extent, PARTS, partSolids } from './solids.ts';
+import { extent, partSolids } from './solids.ts';
 import { add, distance, mix, UP, type Vec3 } from './space.ts';
 
 /** A part of the body that something holds up. */
@@ -22,7 +23,7 @@ const NEAR = 0.012;
 export function contactsOf(body: Body): Contact[] {
   const declared = new Map(body.pose.rest);
   const contacts: Contact[] = [];
-  for (const part of PARTS) {
+  for (const part of REST_PARTS) {
     // The feet's solids hold the toes.
     if (part === 'toes') continue;
     const rest = declared.get(part) ?? (part === 'feet' ? declared.get('toes') : undefined);

@@ -141,16 +141,3 @@ export function lowestOf(
   if (!best) throw new Error(`a body without ${part}`);
   return best;
 }
-
-export const PARTS: readonly RestPart[] = [
-  'pelvis',
-  'waist',
-  'ribs',
-  'shoulders',
-  'head',
-  'elbows',
-  'hands',
-  'knees',
-  'feet',
-  'toes',
-];

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { REST_PARTS } from './rest-parts.ts';
 
 /** Angles in degrees, lengths in shares of stature, as in the rest of the body. */
 const degrees = z.number().min(-360).max(360);
@@ -90,19 +91,7 @@ export const LegPose = z
   .partial();
 export type LegPose = z.infer<typeof LegPose>;
 
-/** Parts that a body can rest on. */
-export const RestPart = z.enum([
-  'pelvis',
-  'waist',
-  'ribs',
-  'shoulders',
-  'head',
-  'elbows',
-  'hands',
-  'knees',
-  'feet',
-  'toes',
-]);
+export const RestPart = z.enum(REST_PARTS);
 export type RestPart = z.infer<typeof RestPart>;
 
 /** The machine under a pose: `out` is how far the carriage has gone from home. */
