@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { SCHOOLS } from '../plan/plan.ts';
+import { SCHOOL_IDS } from '../plan/plan.ts';
+import { SCHOOLS } from '../plan/schools.ts';
 import { swellBand } from './swell.ts';
 
-describe.each(SCHOOLS)('the band of %s', (school) => {
-  const band = swellBand(school);
+describe.each(SCHOOL_IDS)('the band of %s', (school) => {
+  const band = swellBand(SCHOOLS[school]);
 
   it('covers the whole class, in order', () => {
     expect(band[0]?.share).toBe(0);
@@ -35,7 +36,7 @@ describe.each(SCHOOLS)('the band of %s', (school) => {
 });
 
 it('keeps graded load shallower than the rest', () => {
-  const highest = (school: (typeof SCHOOLS)[number]) =>
-    Math.max(...swellBand(school).map(({ high }) => high));
+  const highest = (school: (typeof SCHOOL_IDS)[number]) =>
+    Math.max(...swellBand(SCHOOLS[school]).map(({ high }) => high));
   expect(highest('graded-load')).toBeLessThan(highest('foundations-first'));
 });

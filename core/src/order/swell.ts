@@ -1,4 +1,4 @@
-import type { School } from '../plan/plan.ts';
+import type { SchoolRules } from '../plan/school.ts';
 
 /** Effort that a school likes at a share of the class (0 to 1): lowest and highest. Common practice. */
 interface BandPoint {
@@ -17,9 +17,11 @@ const CLIMB: BandPoint[] = [
   { share: 1, low: 0, high: 1 },
 ];
 
-const SHALLOW = CLIMB.map((point) => ({ ...point, high: Math.min(point.high, 3.2) }));
-
-/** The band behind the swell; graded load keeps it shallower. */
-export function swellBand(school: School): readonly BandPoint[] {
-  return school === 'graded-load' ? SHALLOW : CLIMB;
+/** The band behind the swell, no higher than the school goes. */
+export function swellBand(school: SchoolRules): readonly BandPoint[] {
+  return CLIMB.map((point) => ({
+    ...point,
+    high: Math.min(point.high, school.effortCeiling),
+    low: Math.min(point.low, school.effortCeiling),
+  }));
 }

@@ -2,7 +2,9 @@ import type { Catalogue } from '../movement/catalogue.ts';
 import type { Dose } from '../movement/dose.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import type { Edit } from '../plan/edits.ts';
-import { doseOf, exerciseItemsOf, type Plan } from '../plan/plan.ts';
+import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
+import { rulesOf } from '../plan/schools.ts';
+import { doseOf } from '../plan/usual.ts';
 import { showClock } from '../plan/show-time.ts';
 import type { TimedItem, Timeline } from '../plan/timing/timeline.ts';
 import type { Finding, Repair } from './rule.ts';
@@ -54,7 +56,7 @@ function rankCuts(plan: Plan, catalogue: Catalogue, timeline: Timeline): Repair[
   const timed = new Map(timeline.items.map((item) => [item.itemId, item]));
   const cuts = exerciseItemsOf(plan).flatMap((item): Cut[] => {
     const exercise = catalogue.require(item.exercise);
-    const dose = doseOf(item, exercise);
+    const dose = doseOf(item, exercise, rulesOf(plan.school));
     const shorter = shorterDose(dose, exercise);
     const laidOut = timed.get(item.id);
     if (!shorter || !laidOut) return [];

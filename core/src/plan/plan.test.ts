@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { makeCatalogue, makeExercise } from '../testing/make-exercise.ts';
 import { copyOf, makePlan } from '../testing/make-plan.ts';
-import { checkPlan, doseOf, itemsOf, offeredOptions, placeOf, Plan, shownOption } from './plan.ts';
+import { checkPlan, itemsOf, offeredOptions, placeOf, Plan } from './plan.ts';
+import { SCHOOLS } from './schools.ts';
+import { doseOf, shownOption } from './usual.ts';
 
 const catalogue = makeCatalogue();
 const valid = makePlan([['breathe', 'curl'], ['final-rest']]);
@@ -98,7 +100,7 @@ describe('reading a plan', () => {
     const dosesOf = (extra: object) => {
       const [item] = makePlan([[['x', extra]]]).segments[0]?.items ?? [];
       if (item?.kind !== 'exercise') throw new Error('no item');
-      return doseOf(item, exercise);
+      return doseOf(item, exercise, SCHOOLS['foundations-first']);
     };
     expect(dosesOf({})).toMatchObject(short);
     expect(dosesOf({ options: [2] })).toMatchObject({ count: 8 });
@@ -114,6 +116,6 @@ describe('reading a plan', () => {
     const exercise = makeExercise('x', { options: [{}, {}, {}], standard: 2 });
     const [item] = makePlan([[['x', { options }]]]).segments[0]?.items ?? [];
     if (item?.kind !== 'exercise') throw new Error('no item');
-    expect(shownOption(item, exercise)).toBe(expected);
+    expect(shownOption(item, exercise, SCHOOLS['foundations-first'])).toBe(expected);
   });
 });

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import type { Catalogue } from '../movement/catalogue.ts';
 import { Dose } from '../movement/dose.ts';
-import { optionOf, type Exercise } from '../movement/exercise.ts';
+import type { Exercise } from '../movement/exercise.ts';
 import { Machine, SLUG } from '../movement/vocabulary.ts';
+import { SchoolRules } from './school.ts';
 
 const id = z
   .string()
@@ -46,9 +47,15 @@ export type Item = z.infer<typeof Item>;
 export const Segment = z.strictObject({ id, name: title, items: z.array(Item).max(80) });
 export type Segment = z.infer<typeof Segment>;
 
-/** What the rules and defaults of a class follow. */
-export const SCHOOLS = ['foundations-first', 'graded-load', 'timed-sets', 'classic'] as const;
-export const School = z.enum(SCHOOLS);
+/** The schools that ship. */
+export const SCHOOL_IDS = ['foundations-first', 'graded-load', 'timed-sets', 'classic'] as const;
+export type SchoolId = (typeof SCHOOL_IDS)[number];
+
+/**
+ * What the rules and defaults of a class follow: a school that ships, by name, or a studio's own,
+ * carried whole so that the plan says the same wherever it is read.
+ */
+export const School = z.union([z.enum(SCHOOL_IDS), SchoolRules]);
 export type School = z.infer<typeof School>;
 
 export const PlanDetails = z.strictObject({
@@ -133,23 +140,11 @@ export function exerciseItemsOf(plan: Plan): ExerciseItem[] {
   return itemsOf(plan).filter((item) => item.kind === 'exercise');
 }
 
-/** The dose that will be done: the item's own, else that of the option shown, else the exercise's. */
-export function doseOf(item: ExerciseItem, exercise: Exercise): Dose {
-  return item.dose ?? optionOf(exercise, shownOption(item, exercise)).dose ?? exercise.dose;
-}
-
 /** The option numbers on offer, lowest first. */
 export function offeredOptions(item: ExerciseItem, exercise: Exercise): number[] {
   return item.options
     ? [...item.options].sort((a, b) => a - b)
     : exercise.options.map((option) => option.number);
-}
-
-/** The option that the group is shown: the standard one, or the nearest on offer below it. */
-export function shownOption(item: ExerciseItem, exercise: Exercise): number {
-  const offered = offeredOptions(item, exercise);
-  const upToStandard = offered.filter((number) => number <= exercise.standard);
-  return upToStandard.at(-1) ?? offered[0] ?? exercise.standard;
 }
 
 export interface PlanPlace {

@@ -1,7 +1,9 @@
 import type { Catalogue } from '../../movement/catalogue.ts';
 import { describeDose, type Dose } from '../../movement/dose.ts';
 import type { Side } from '../../movement/vocabulary.ts';
-import { doseOf, itemsOf, type ExerciseItem, type Plan } from '../../plan/plan.ts';
+import { itemsOf, type ExerciseItem, type Plan } from '../../plan/plan.ts';
+import { rulesOf } from '../../plan/schools.ts';
+import { doseOf } from '../../plan/usual.ts';
 import type { Edit } from '../../plan/edits.ts';
 import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';
 import { freshItemId, placeAt } from '../running-order.ts';
@@ -45,7 +47,7 @@ function blocksOf(plan: Plan, catalogue: Catalogue): Block[] {
   const blocks: Block[] = [];
   itemsOf(plan).forEach((item, at) => {
     if (item.kind !== 'exercise') return;
-    const dose = doseOf(item, catalogue.require(item.exercise));
+    const dose = doseOf(item, catalogue.require(item.exercise), rulesOf(plan.school));
     if (dose.sides !== 'left' && dose.sides !== 'right') return;
     const oneSided = { item, side: dose.sides, dose, at };
     const last = blocks.at(-1);

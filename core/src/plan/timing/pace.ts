@@ -41,6 +41,12 @@ export const SET_UP = {
   propPlacedS: 6,
   propPutDownS: 5,
   overCushionsS: 19,
+  springsS: 9,
+  barS: 5,
+  headrestS: 5,
+  loopsS: 12,
+  boxS: 25,
+  turnRoundS: 15,
   betweenSetsS: 8,
   betweenHoldsS: 4,
 } as const;

@@ -1,4 +1,4 @@
-import type { PropUse } from '../../movement/exercise.ts';
+import type { MachineSetting, PropUse } from '../../movement/exercise.ts';
 import type { Position } from '../../movement/vocabulary.ts';
 import { ALIGNED, SET_UP } from './pace.ts';
 
@@ -7,6 +7,8 @@ export interface Stance {
   exercise: string;
   position: Position;
   props: readonly PropUse[];
+  /** How the machine is set, on a machine. */
+  settings?: MachineSetting | undefined;
 }
 
 export interface Cost {
@@ -25,9 +27,11 @@ export function setUpBetween(
   met: ReadonlySet<Position>,
   arrangeS?: number,
 ): Cost {
-  const costs = [moveBetween(before, after, met, arrangeS), ...propChanges(before, after)].filter(
-    (cost) => cost.seconds > 0,
-  );
+  const costs = [
+    moveBetween(before, after, met, arrangeS),
+    ...propChanges(before, after),
+    ...machineChanges(before?.settings, after.settings),
+  ].filter((cost) => cost.seconds > 0);
   return {
     seconds: costs.reduce((sum, cost) => sum + cost.seconds, 0),
     reason: costs.map((cost) => cost.reason).join('; ') || 'same exercise, nothing to arrange',
@@ -87,6 +91,40 @@ function propChanges(before: Stance | undefined, after: Stance): Cost[] {
     });
   }
   return costs;
+}
+
+/**
+ * What everyone changes on their machine. Before the first exercise the machines are set already;
+ * what an exercise leaves open stays as it was.
+ */
+function machineChanges(
+  before: MachineSetting | undefined,
+  after: MachineSetting | undefined,
+): Cost[] {
+  if (!before || !after) return [];
+  const changes: [boolean, number, string][] = [
+    [!sameSprings(before, after), SET_UP.springsS, 'springs'],
+    [differs(before.bar, after.bar), SET_UP.barS, 'bar'],
+    [differs(before.headrest, after.headrest), SET_UP.headrestS, 'headrest'],
+    [differs(before.loops ?? 'none', after.loops ?? 'none'), SET_UP.loopsS, 'loops'],
+    [differs(before.box ?? 'none', after.box ?? 'none'), SET_UP.boxS, 'box'],
+    [differs(before.facing, after.facing), SET_UP.turnRoundS, 'turning round'],
+  ];
+  return changes
+    .filter(([changed]) => changed)
+    .map(([, seconds, what]) => ({ seconds, reason: `${what} ${seconds} s` }));
+}
+
+function differs<T>(before: T | undefined, after: T | undefined): boolean {
+  return before !== undefined && after !== undefined && before !== after;
+}
+
+function sameSprings(before: MachineSetting, after: MachineSetting): boolean {
+  const [one, other] = [before.springs, after.springs];
+  if (!one || !other) return true;
+  return (['heavy', 'medium', 'light'] as const).every(
+    (strength) => (one[strength] ?? 0) === (other[strength] ?? 0),
+  );
 }
 
 function sameUse(a: PropUse, b: PropUse): boolean {

@@ -3,14 +3,15 @@ import type { Catalogue } from '../../movement/catalogue.ts';
 import { optionOf, type Exercise, type Option } from '../../movement/exercise.ts';
 import type { Position } from '../../movement/vocabulary.ts';
 import {
-  doseOf,
   offeredOptions,
-  shownOption,
   type ExerciseItem,
   type PauseItem,
   type Plan,
   type TeachingStyle,
 } from '../plan.ts';
+import type { SchoolRules } from '../school.ts';
+import { rulesOf } from '../schools.ts';
+import { doseOf, shownOption } from '../usual.ts';
 import { likelyRange } from './likely-range.ts';
 import { SPREAD, TEACHING, TEACHING_SPEED, STEADY_PACE, type Pace } from './pace.ts';
 import { setUpBetween, type Stance } from './set-up.ts';
@@ -26,6 +27,7 @@ export interface TimingContext {
 /** What carries over from one item to the next while the class is laid out. */
 interface Walk {
   atS: number;
+  school: SchoolRules;
   stance?: Stance;
   met: Set<Position>;
   done: Set<string>;
@@ -38,7 +40,7 @@ interface Walk {
  * The plan must have passed `checkPlan`. Pure: the same input gives the same seconds.
  */
 export function timePlan(plan: Plan, catalogue: Catalogue, context: TimingContext = {}): Timeline {
-  const walk: Walk = { atS: 0, met: new Set(), done: new Set() };
+  const walk: Walk = { atS: 0, school: rulesOf(plan.school), met: new Set(), done: new Set() };
   const laidOut = plan.segments.map((segment) => ({
     segment,
     items: segment.items.map((item) =>
@@ -96,14 +98,15 @@ function layOutExercise(
   walk: Walk,
 ): TimedItem {
   const exercise = catalogue.require(item.exercise);
-  const option = optionOf(exercise, shownOption(item, exercise));
+  const option = optionOf(exercise, shownOption(item, exercise, walk.school));
   const pace = context.pace ?? STEADY_PACE;
-  const dose = doseOf(item, exercise);
+  const dose = doseOf(item, exercise, walk.school);
   const teaching = teachingStyle(item, exercise, context, walk);
   const stance: Stance = {
     exercise: exercise.slug,
     position: option.position ?? exercise.position,
     props: option.props.filter((use) => !use.optional),
+    settings: option.settings,
   };
   const before = [
     ...setUp(walk, stance, exercise, pace),

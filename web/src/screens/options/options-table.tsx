@@ -2,7 +2,9 @@ import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { cautionOf } from '@wrenfern/core/people/cautions';
 import type { OptionsPlan, Version } from '@wrenfern/core/people/choose-options';
 import { cautionsOn } from '@wrenfern/core/people/person';
-import { shownOption, type ExerciseItem } from '@wrenfern/core/plan/plan';
+import type { ExerciseItem, School } from '@wrenfern/core/plan/plan';
+import { rulesOf } from '@wrenfern/core/plan/schools';
+import { shownOption } from '@wrenfern/core/plan/usual';
 import type { BookedPerson, WholeClass } from '../../data/api-types.ts';
 import { Figure } from '../../parts/figure.tsx';
 import { ChoiceCell } from './choice-cell.tsx';
@@ -31,7 +33,12 @@ export function OptionsTable({ lesson, people, items, options, catalogue }: Opti
               Who
             </th>
             {items.map((item) => (
-              <ExerciseHead key={item.id} item={item} catalogue={catalogue} />
+              <ExerciseHead
+                key={item.id}
+                item={item}
+                school={lesson.plan.school}
+                catalogue={catalogue}
+              />
             ))}
           </tr>
         </thead>
@@ -86,9 +93,17 @@ export function OptionsTable({ lesson, people, items, options, catalogue }: Opti
   );
 }
 
-function ExerciseHead({ item, catalogue }: { item: ExerciseItem; catalogue: Catalogue }) {
+function ExerciseHead({
+  item,
+  school,
+  catalogue,
+}: {
+  item: ExerciseItem;
+  school: School;
+  catalogue: Catalogue;
+}) {
   const exercise = catalogue.require(item.exercise);
-  const option = exercise.options[shownOption(item, exercise) - 1];
+  const option = exercise.options[shownOption(item, exercise, rulesOf(school)) - 1];
   return (
     <th
       scope="col"

@@ -5,13 +5,14 @@ import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { explainReason } from '@wrenfern/core/people/reasons';
 import type { Version } from '@wrenfern/core/people/choose-options';
 import {
-  doseOf,
   offeredOptions,
   type ExerciseItem,
   type Item,
   type PauseItem,
 } from '@wrenfern/core/plan/plan';
+import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
+import { doseOf } from '@wrenfern/core/plan/usual';
 import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
 import { catalogue } from '../../data/catalogue.ts';
 import { Button } from '../../parts/button.tsx';
@@ -97,7 +98,8 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
   const edit = useEditor((editor) => editor.edit);
   const exercise = catalogue.require(item.exercise);
   const option = exercise.options[(timed.option ?? 1) - 1];
-  const dose = doseOf(item, exercise);
+  const school = useEditor((editor) => editor.plan.school);
+  const dose = doseOf(item, exercise, rulesOf(school));
   return (
     <>
       <div>

@@ -1,5 +1,6 @@
 import { area, curveMonotoneY, line } from 'd3';
 import { swellBand } from '@wrenfern/core/order/swell';
+import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
 import { catalogue } from '../../data/catalogue.ts';
@@ -163,7 +164,7 @@ function Swell({ layout }: { layout: ScoreLayout }) {
     .x0((point) => x(point.low))
     .x1((point) => x(point.high))
     .curve(curveMonotoneY);
-  const bandPoints = swellBand(school).map(({ share, low, high }) => ({
+  const bandPoints = swellBand(rulesOf(school)).map(({ share, low, high }) => ({
     low,
     high,
     y: topAt(layout, share * analysis.timeline.totalS),

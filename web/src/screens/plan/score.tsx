@@ -4,7 +4,9 @@ import { clsx } from 'clsx';
 import { Coffee, GripVertical } from 'lucide-react';
 import { useMemo, type CSSProperties, type ReactNode } from 'react';
 import { describeDose } from '@wrenfern/core/movement/dose';
-import { doseOf, type ExerciseItem, type Item } from '@wrenfern/core/plan/plan';
+import type { ExerciseItem, Item } from '@wrenfern/core/plan/plan';
+import { rulesOf } from '@wrenfern/core/plan/schools';
+import { doseOf } from '@wrenfern/core/plan/usual';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
 import { catalogue } from '../../data/catalogue.ts';
@@ -185,7 +187,8 @@ function ExerciseWords({
 }) {
   const exercise = catalogue.require(item.exercise);
   const option = exercise.options[(timed.option ?? 1) - 1];
-  const dose = describeDose(doseOf(item, exercise));
+  const school = useEditor((editor) => editor.plan.school);
+  const dose = describeDose(doseOf(item, exercise, rulesOf(school)));
   return (
     <>
       {option ? (

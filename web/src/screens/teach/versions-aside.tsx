@@ -5,7 +5,8 @@ import type { View } from '@wrenfern/core/movement/pose';
 import type { NowView } from '@wrenfern/core/live/run-class';
 import type { Choice } from '@wrenfern/core/people/choose-option';
 import { describeDose } from '@wrenfern/core/movement/dose';
-import { doseOf } from '@wrenfern/core/plan/plan';
+import { rulesOf } from '@wrenfern/core/plan/schools';
+import { doseOf } from '@wrenfern/core/plan/usual';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { WholeClass } from '../../data/api-types.ts';
 import { catalogue } from '../../data/catalogue.ts';
@@ -189,7 +190,7 @@ function Next({ lesson, analysis, now }: AsideProps) {
       <p>
         <span className="font-semibold">{next.name}</span>
         {exercise && item?.kind === 'exercise' ? (
-          <span className="text-soft"> · {describeDose(doseOf(item, exercise))}</span>
+          <span className="text-soft"> · {describeDose(doseOf(item, exercise, rulesOf(lesson.plan.school)))}</span>
         ) : null}
       </p>
       {fetch.map((need) => (
