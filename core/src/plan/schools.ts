@@ -1,0 +1,142 @@
+import type { School, SchoolId } from './plan.ts';
+import {
+  COST_IDS,
+  RULE_IDS,
+  type CostId,
+  type RuleId,
+  type SchoolDefaults,
+  type SchoolRules,
+  type Standing,
+} from './school.ts';
+
+const DEFAULTS: SchoolDefaults = {
+  pelvis: 'neutral',
+  breath: 'patterned',
+  bridge: 'articulate',
+  stretch: 'after each block',
+  picks: 'teacher',
+  dose: { kind: 'own' },
+  travel: 'down the spine',
+};
+
+/** What holds unless a school says otherwise. Common practice. */
+const USUAL: Record<RuleId, Standing> = {
+  'breath-first': 'must',
+  'need-before-use': 'must',
+  'still-before-bend': 'must',
+  'unloaded-before-loaded': 'must',
+  'pelvis-sequence': 'must',
+  'low-then-high': 'should',
+  'short-before-long': 'must',
+  'both-then-one': 'must',
+  'parts-then-whole': 'must',
+  'rehearse-then-prop': 'must',
+  'classic-order': 'off',
+  'sides-together': 'must',
+  counter: 'should',
+  layers: 'should',
+  'peak-late': 'should',
+  'six-directions': 'must',
+  'body-parts': 'should',
+  'close-soft': 'must',
+  'head-support-out': 'must',
+  'wrist-rest': 'must',
+  'no-pile-up': 'should',
+  water: 'should',
+  'few-moves': 'should',
+  'prop-blocks': 'should',
+  'machine-blocks': 'should',
+  'face-the-room': 'should',
+};
+
+interface Preset {
+  name: string;
+  why: string;
+  rules?: Partial<Record<RuleId, Standing>>;
+  weights?: Partial<Record<CostId, number>>;
+  defaults?: Partial<SchoolDefaults>;
+  effortCeiling?: number;
+}
+
+function school(id: SchoolId, preset: Preset): SchoolRules {
+  const weights = Object.fromEntries(
+    COST_IDS.map((cost) => [cost, preset.weights?.[cost] ?? 1]),
+  ) as Record<CostId, number>;
+  return {
+    id,
+    name: preset.name,
+    why: preset.why,
+    rules: { ...USUAL, ...preset.rules },
+    weights,
+    defaults: { ...DEFAULTS, ...preset.defaults },
+    effortCeiling: preset.effortCeiling ?? 4.6,
+  };
+}
+
+const everyRule = (standing: Standing, but: Partial<Record<RuleId, Standing>>) => ({
+  ...(Object.fromEntries(RULE_IDS.map((id) => [id, standing])) as Record<RuleId, Standing>),
+  ...but,
+});
+
+/** The four schools that ship. Common practice, but for the classic order (named where it is kept). */
+export const SCHOOLS: Record<SchoolId, SchoolRules> = {
+  'foundations-first': school('foundations-first', {
+    name: 'Foundations first',
+    why: 'Each movement stands on what was learned before it: breath, then support, then the long way up.',
+  }),
+  'graded-load': school('graded-load', {
+    name: 'Graded load, for backs that complain',
+    why: 'Strength matters as much as stretch. Small range first, one thing made harder at a time, slowly. Not therapy: persistent pain goes to a clinician.',
+    rules: { counter: 'must' },
+    weights: { load: 2, jump: 2, effort: 1.5 },
+    defaults: {
+      bridge: 'hinge',
+      stretch: 'at the end',
+      dose: { kind: 'counted', least: 8, most: 10 },
+    },
+    effortCeiling: 3.2,
+  }),
+  'timed-sets': school('timed-sets', {
+    name: 'Timed sets',
+    why: 'The clock gives work and change; everyone chooses a level and keeps it for the interval.',
+    rules: {
+      'pelvis-sequence': 'should',
+      'short-before-long': 'should',
+      'parts-then-whole': 'should',
+      'low-then-high': 'off',
+      layers: 'off',
+    },
+    weights: { 'set-up': 1.5, 'pile-up': 2 },
+    defaults: {
+      pelvis: 'imprint',
+      breath: 'natural',
+      stretch: 'at the end',
+      picks: 'person',
+      dose: { kind: 'timed', onS: 45, offS: 15 },
+    },
+  }),
+  classic: school('classic', {
+    name: 'Classic sequence',
+    why: 'The published order of 34, few repetitions, transitions as part of the work; left out is what the group is not ready for.',
+    rules: everyRule('off', {
+      'classic-order': 'must',
+      'sides-together': 'must',
+      'need-before-use': 'should',
+      'wrist-rest': 'should',
+      'head-support-out': 'must',
+      'few-moves': 'off',
+    }),
+    weights: { 'pile-up': 0, counter: 0, effort: 0, jump: 0, load: 0 },
+    defaults: {
+      pelvis: 'imprint',
+      stretch: 'none',
+      dose: { kind: 'counted', least: 3, most: 10 },
+    },
+    effortCeiling: 5,
+  }),
+};
+
+/** The rules of a plan's school: one that ships, by name, or the studio's own, carried whole. */
+export function rulesOf(school: School): SchoolRules {
+  return typeof school === 'string' ? SCHOOLS[school] : school;
+}

@@ -1,0 +1,43 @@
+import type { Dose } from '../movement/dose.ts';
+import { optionOf, type Exercise } from '../movement/exercise.ts';
+import { offeredOptions, type ExerciseItem } from './plan.ts';
+import type { SchoolRules } from './school.ts';
+
+/** The option that the group is shown: the standard one, or the nearest on offer below it. */
+export function shownOption(item: ExerciseItem, exercise: Exercise, school: SchoolRules): number {
+  const offered = offeredOptions(item, exercise);
+  const upToStandard = offered.filter((number) => number <= exercise.standard);
+  const hinged = school.defaults.bridge === 'hinge' ? lastHinged(upToStandard, exercise) : undefined;
+  return hinged ?? upToStandard.at(-1) ?? offered[0] ?? exercise.standard;
+}
+
+/** The highest option that moves as one block, where the next one up goes bone by bone. */
+function lastHinged(numbers: readonly number[], exercise: Exercise): number | undefined {
+  const isBoneByBone = (number: number) =>
+    optionOf(exercise, number).demands.includes('articulation');
+  if (!numbers.some(isBoneByBone)) return undefined;
+  return numbers.findLast((number) => !isBoneByBone(number));
+}
+
+/** The dose that will be done: the item's own, else what the school makes of the option's or the exercise's. */
+export function doseOf(item: ExerciseItem, exercise: Exercise, school: SchoolRules): Dose {
+  if (item.dose) return item.dose;
+  const option = optionOf(exercise, shownOption(item, exercise, school));
+  return schoolDose(option.dose ?? exercise.dose, exercise, school);
+}
+
+function schoolDose(dose: Dose, exercise: Exercise, school: SchoolRules): Dose {
+  const wanted = school.defaults.dose;
+  const isWork = exercise.family !== 'release' && exercise.family !== 'awareness';
+  if (wanted.kind === 'own' || dose.kind !== 'repetitions' || !isWork) return dose;
+  if (wanted.kind === 'timed') {
+    // In one interval both sides alternate; `each` keeps an interval for each side.
+    const sides = dose.sides === 'alternating' ? 'none' : dose.sides;
+    const { onS, offS } = wanted;
+    return { kind: 'timed', onS, offS, rounds: 1, sets: dose.sets, sides, directions: 1 };
+  }
+  if (exercise.tempo === 'pulse') return dose;
+  const { least, most } = exercise.usual;
+  const inSchool = Math.min(wanted.most, Math.max(wanted.least, dose.count));
+  return { ...dose, count: Math.min(most, Math.max(least, inSchool)) };
+}
