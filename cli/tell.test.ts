@@ -53,12 +53,13 @@ describe('tellFindings', () => {
       {
         rule: 'breath-first',
         kind: 'order',
+        binding: true,
         statement: 'S.',
         why: 'Because.',
         key: 'first',
         itemIds: [],
         sentence: 'Plank comes first.',
-        repairs: [{ label: 'Begin with breath', edit: { type: 'removeItem', itemId: 'a' } }],
+        repairs: () => [{ label: 'Begin with breath', edit: { type: 'removeItem', itemId: 'a' } }],
       },
     ]);
     expect(text.split('\n')).toEqual([

@@ -44,7 +44,7 @@ export function tellFindings(findings: readonly Finding[]): string {
       [
         `${finding.rule}: ${finding.sentence}`,
         `  why: ${finding.why}`,
-        ...finding.repairs.map((repair) => `  repair: ${repair.label}`),
+        ...finding.repairs().map((repair) => `  repair: ${repair.label}`),
       ].join('\n'),
     )
     .join('\n');

@@ -29,7 +29,8 @@ describe('analyse', () => {
     const before = copyOf(plan);
     const first = analyse(plan, catalogue, context());
     expect(plan).toEqual(before);
-    expect(analyse(copyOf(plan), catalogue, context())).toEqual(first);
+    const again = analyse(copyOf(plan), catalogue, context());
+    expect(JSON.stringify(again)).toBe(JSON.stringify(first));
   });
 
   it('lets props follow from the options that people take', () => {

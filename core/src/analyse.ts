@@ -1,5 +1,6 @@
 import type { Catalogue } from './movement/catalogue.ts';
 import { coverDirections, type DirectionCoverage } from './order/coverage.ts';
+import { groupOf } from './order/group.ts';
 import { reviewOrder } from './order/review.ts';
 import type { Finding } from './order/rule.ts';
 import { roomFindings } from './order/room-findings.ts';
@@ -34,11 +35,20 @@ export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext)
   const retime = (edited: Plan) => timePlan(edited, catalogue, context);
   const timeline = retime(plan);
   const atOnce = context.versionsAtOnce ?? VERSIONS_AT_ONCE;
-  const options = chooseOptions(plan, context.attendees, catalogue, context.day, atOnce);
-  const props = planProps(timeline, options, catalogue, context.cupboard);
+  const fit = (of: Plan, timed: Timeline) => {
+    const options = chooseOptions(of, context.attendees, catalogue, context.day, atOnce);
+    return { options, props: planProps(timed, options, catalogue, context.cupboard) };
+  };
+  const { options, props } = fit(plan, timeline);
   const findings = [
     ...timeFindings(plan, catalogue, timeline),
-    ...reviewOrder({ plan, catalogue, timeline, retime }),
+    ...reviewOrder({
+      plan,
+      catalogue,
+      timeline,
+      retime,
+      group: groupOf(context.attendees, context.day),
+    }),
     ...roomFindings({
       plan,
       catalogue,
@@ -47,6 +57,7 @@ export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext)
       props,
       attendees: context.attendees,
       versionsAtOnce: atOnce,
+      rework: (edited) => fit(edited, retime(edited)),
     }),
   ];
   return { timeline, coverage: coverDirections(timeline), options, props, findings };

@@ -59,7 +59,7 @@ describe('every repair offered on generated plans', () => {
     fc.assert(
       fc.property(anyPlan(), (plan) => {
         for (const finding of review(plan)) {
-          for (const repair of finding.repairs) {
+          for (const repair of finding.repairs()) {
             const result = applyEdit(plan, repair.edit);
             if (!result.ok) throw new Error(`${repair.label}: ${result.reason.code}`);
             expect(Plan.safeParse(result.plan).success).toBe(true);
@@ -82,7 +82,7 @@ describe('every repair offered on generated plans', () => {
       fc.property(anyPlan(), (plan) => {
         for (const finding of review(plan)) {
           findings += 1;
-          if (finding.repairs.length > 0) mendable += 1;
+          if (finding.repairs().length > 0) mendable += 1;
         }
       }),
       { numRuns: 60, seed: 42 },

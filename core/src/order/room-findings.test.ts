@@ -70,7 +70,7 @@ describe('everyone-has-an-option', () => {
   });
 
   it('is settled by leaving the exercise out', () => {
-    const edit = findings(plan, group)[0]?.repairs.at(-1)?.edit;
+    const edit = findings(plan, group)[0]?.repairs().at(-1)?.edit;
     const result = edit && applyEdit(plan, edit);
     if (!result?.ok) throw new Error('not applied');
     expect(findings(result.plan, group)).toEqual([]);
@@ -107,7 +107,7 @@ describe('versions-at-once', () => {
   it('tells when choices by hand ask for too many', () => {
     const [finding] = findings(plan, [1, 2, 3, 4].map(byHand));
     expect(finding?.sentence).toBe('steep would run in 4 ways at once; 3 can be cued.');
-    expect(finding?.repairs[0]?.label).toMatch(/^Offer only /);
+    expect(finding?.repairs()[0]?.label).toMatch(/^Offer only /);
   });
 
   it('follows how many a teacher can cue', () => {

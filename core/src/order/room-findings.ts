@@ -1,6 +1,8 @@
 import type { Catalogue } from '../movement/catalogue.ts';
+import { listWords } from '../movement/words.ts';
 import type { Attendee } from '../people/choose-option.ts';
 import type { OptionsPlan } from '../people/choose-options.ts';
+import { applyEdit } from '../plan/edits.ts';
 import { exerciseItemsOf, offeredOptions, type Plan } from '../plan/plan.ts';
 import { showClock } from '../plan/show-time.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';
@@ -15,6 +17,8 @@ interface RoomInput {
   props: readonly PropNeed[];
   attendees: readonly Attendee[];
   versionsAtOnce: number;
+  /** Options and props of an edited plan, for the same people and cupboard. */
+  rework: (plan: Plan) => { options: OptionsPlan; props: PropNeed[] };
 }
 
 /** What the people who come, and the cupboard, do not fit. */
@@ -22,29 +26,44 @@ export function roomFindings(input: RoomInput): Finding[] {
   return [...withoutOption(input), ...tooManyVersions(input), ...propsShort(input)];
 }
 
-function withoutOption({ plan, catalogue, options, attendees }: RoomInput): Finding[] {
+function withoutOption(input: RoomInput): Finding[] {
+  const { plan, catalogue, options, attendees } = input;
   const names = new Map(attendees.map(({ person }) => [person.id, person.name]));
   return exerciseItemsOf(plan).flatMap((item): Finding[] => {
     const exercise = catalogue.require(item.exercise);
-    const resting = (options.versions.get(item.id) ?? [])
-      .filter(({ choice }) => choice.kind === 'rest')
-      .filter(({ choice }) => !choice.reasons.some((reason) => reason.code === 'by-hand'))
-      .flatMap((version) => version.people);
+    const resting = restingAt(item.id, options);
     if (resting.length === 0) return [];
-    const who = listNames(resting.map((id) => names.get(id) ?? id));
+    const who = listWords(resting.map((id) => names.get(id) ?? id));
     return [
       {
         rule: 'everyone-has-an-option',
         kind: 'care',
+        binding: true,
         statement: 'Everyone who comes has an option, or an exercise that stands in.',
         why: 'Whoever has nothing to do either rests without having been told to, or joins in what does not suit them.',
         key: `option ${item.id}`,
         itemIds: [item.id],
         sentence: `${who} ${resting.length > 1 ? 'have' : 'has'} no option in ${exercise.name} and nothing that stands in.`,
-        repairs: offerMore(item, exercise.options.length, offeredOptions(item, exercise)),
+        repairs: () =>
+          offerMore(item, exercise.options.length, offeredOptions(item, exercise)).filter(
+            (repair) => everyoneActs(repair, item.id, input),
+          ),
       },
     ];
   });
+}
+
+/** Who has nothing to do at an item, unless the teacher chose so. */
+function restingAt(itemId: string, options: OptionsPlan): string[] {
+  return (options.versions.get(itemId) ?? [])
+    .filter(({ choice }) => choice.kind === 'rest')
+    .filter(({ choice }) => !choice.reasons.some((reason) => reason.code === 'by-hand'))
+    .flatMap((version) => version.people);
+}
+
+function everyoneActs(repair: Repair, itemId: string, input: RoomInput): boolean {
+  const result = applyEdit(input.plan, repair.edit);
+  return result.ok && restingAt(itemId, input.rework(result.plan).options).length === 0;
 }
 
 /** Offering every option again, or leaving the exercise out. */
@@ -74,12 +93,13 @@ function tooManyVersions({ plan, catalogue, options, versionsAtOnce }: RoomInput
       {
         rule: 'versions-at-once',
         kind: 'flow',
+        binding: true,
         statement: `At most ${versionsAtOnce} ways of one exercise are cued at once.`,
         why: 'With more, some people are not seen and some options are never spoken.',
         key: `versions ${item.id}`,
         itemIds: [item.id],
         sentence: `${exercise.name} would run in ${versions.length} ways at once; ${versionsAtOnce} can be cued.`,
-        repairs:
+        repairs: () =>
           busiest.length > 0
             ? [
                 {
@@ -93,7 +113,8 @@ function tooManyVersions({ plan, catalogue, options, versionsAtOnce }: RoomInput
   });
 }
 
-function propsShort({ props, timeline }: RoomInput): Finding[] {
+function propsShort(input: RoomInput): Finding[] {
+  const { props, timeline } = input;
   return props
     .filter((need) => need.short > 0)
     .map((need) => {
@@ -102,18 +123,42 @@ function propsShort({ props, timeline }: RoomInput): Finding[] {
       return {
         rule: 'props-suffice',
         kind: 'flow' as const,
+        binding: true,
         statement: 'There are enough props for everyone who comes.',
         why: 'A prop that is missing is found out in the middle of the flow.',
         key: `prop ${need.prop}`,
         itemIds: need.spans.map((span) => span.itemId),
         sentence: `${need.short} ${name} short: ${need.inAll} wanted, ${need.owned} in the cupboard, first at ${showClock(first?.startS ?? 0)} of ${showClock(timeline.totalS)}. Stands in: ${need.standsIn}.`,
-        repairs: [],
+        repairs: () => withFewer(need, input),
       };
     });
 }
 
-function listNames(names: string[]): string {
-  return names.length < 2
-    ? names.join('')
-    : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
+/** The prop left out where the exercise can be done without it: at one item, else wherever that goes. */
+function withFewer(need: PropNeed, input: RoomInput): Repair[] {
+  const { plan, catalogue } = input;
+  const name = need.prop.replace('-', ' ');
+  const held = new Set(need.spans.map(({ itemId }) => itemId));
+  const bare = exerciseItemsOf(plan).flatMap((item) => {
+    if (!held.has(item.id)) return [];
+    const exercise = catalogue.require(item.exercise);
+    const options = offeredOptions(item, exercise).filter((number) =>
+      exercise.options[number - 1]?.props.every(({ prop }) => prop !== need.prop),
+    );
+    if (options.length === 0) return [];
+    const edit = { type: 'setOptions' as const, itemId: item.id, options };
+    return [{ label: `${exercise.name} without the ${name}`, edit }];
+  });
+  const edits = bare.map(({ edit }) => edit);
+  const all: Repair[] =
+    edits.length > 1
+      ? [{ label: `No ${name} where it can be left out`, edit: { type: 'together', edits } }]
+      : [];
+  return [...bare, ...all].filter(({ edit }) => {
+    const result = applyEdit(plan, edit);
+    return (
+      result.ok &&
+      input.rework(result.plan).props.every(({ prop, short }) => prop !== need.prop || short === 0)
+    );
+  });
 }

@@ -1,17 +1,6 @@
-import type { Catalogue } from '../movement/catalogue.ts';
 import type { Exercise } from '../movement/exercise.ts';
-import type { Edit } from '../plan/edits.ts';
 import type { ExerciseItem, Plan, PlanPlace } from '../plan/plan.ts';
-import type { TimedItem, Timeline } from '../plan/timing/timeline.ts';
-
-/** The exercise items of a timeline, in running order. */
-export function workingItems(timeline: Timeline): TimedItem[] {
-  return timeline.items.filter((item) => item.kind === 'exercise');
-}
-
-export function exerciseOf(item: TimedItem, catalogue: Catalogue): Exercise {
-  return catalogue.require(item.exercise ?? '');
-}
+import type { Catalogue } from '../movement/catalogue.ts';
 
 /** A place in the running order, as a segment and an index in it. */
 export function placeAt(plan: Plan, orderIndex: number): PlanPlace | undefined {
@@ -45,13 +34,17 @@ export function newItem(plan: Plan, exercise: Exercise): ExerciseItem {
   };
 }
 
-/** Adds an exercise at a place in the running order (counted over all segments). */
-export function addAt(plan: Plan, orderIndex: number, exercise: Exercise): Edit | undefined {
-  const place = placeAt(plan, orderIndex);
-  return place && { type: 'addItem', ...place, item: newItem(plan, exercise) };
-}
-
 /** What a repair may add: exercises of the machine that the class is on. */
 export function candidatesOf(context: { plan: Plan; catalogue: Catalogue }): readonly Exercise[] {
   return context.catalogue.all.filter(({ machine }) => machine === context.plan.machine);
+}
+
+/** Candidates that are not in the class yet. */
+export function unusedOf(context: { plan: Plan; catalogue: Catalogue }): Exercise[] {
+  const used = new Set(
+    context.plan.segments.flatMap(({ items }) =>
+      items.flatMap((item) => (item.kind === 'exercise' ? [item.exercise] : [])),
+    ),
+  );
+  return candidatesOf(context).filter(({ slug }) => !used.has(slug));
 }

@@ -36,8 +36,8 @@ describe('timeFindings', () => {
     const over = totalS - 300;
     const [finding] = findingsOf(over);
     expect(finding?.sentence).toMatch(/^5:00 over/);
-    expect(finding?.repairs.length).toBeGreaterThan(1);
-    for (const { label, edit } of finding?.repairs ?? []) {
+    expect(finding?.repairs().length).toBeGreaterThan(1);
+    for (const { label, edit } of finding?.repairs() ?? []) {
       const result = applyEdit(plan(over), edit);
       if (!result.ok) throw new Error(result.reason.code);
       const [, minutes = '', seconds = ''] = /saves (\d+):(\d\d)/.exec(label) ?? [];
@@ -48,7 +48,11 @@ describe('timeFindings', () => {
 
   it('never cuts the release, nor below the usual least', () => {
     const [finding] = findingsOf(600);
-    const labels = finding?.repairs.map(({ label }) => label).join(' ') ?? '';
+    const labels =
+      finding
+        ?.repairs()
+        .map(({ label }) => label)
+        .join(' ') ?? '';
     expect(labels).not.toContain('final rest');
     const bare = makePlan(
       [[['curl', { dose: { kind: 'repetitions', count: 4, sets: 1, ...shared } }]]],
@@ -57,7 +61,7 @@ describe('timeFindings', () => {
       },
     );
     const long = { ...timePlan(bare, catalogue), overS: 400 };
-    expect(timeFindings(bare, catalogue, long)[0]?.repairs).toEqual([]);
+    expect(timeFindings(bare, catalogue, long)[0]?.repairs()).toEqual([]);
   });
 
   it('says nothing of an empty class', () => {

@@ -23,6 +23,7 @@ export function timeFindings(plan: Plan, catalogue: Catalogue, timeline: Timelin
   const shared = {
     rule: 'fits-the-hour',
     kind: 'shape' as const,
+    binding: true,
     statement: 'The class fits the time it was announced for.',
     key: 'time',
     itemIds: [],
@@ -34,7 +35,7 @@ export function timeFindings(plan: Plan, catalogue: Catalogue, timeline: Timelin
         ...shared,
         why: 'When a class runs late it is the release at the end that gets lost.',
         sentence: `${showClock(timeline.overS)} over ${showClock(timeline.targetS)} (${range}).`,
-        repairs: rankCuts(plan, catalogue, timeline),
+        repairs: () => rankCuts(plan, catalogue, timeline),
       },
     ];
   }
@@ -44,7 +45,7 @@ export function timeFindings(plan: Plan, catalogue: Catalogue, timeline: Timelin
         ...shared,
         why: 'There is room for another exercise, a second set or a longer rest.',
         sentence: `${showClock(-timeline.overS)} left of ${showClock(timeline.targetS)} (${range}).`,
-        repairs: [],
+        repairs: () => [],
       },
     ];
   }

@@ -7,7 +7,8 @@ import type { SchoolRules } from './school.ts';
 export function shownOption(item: ExerciseItem, exercise: Exercise, school: SchoolRules): number {
   const offered = offeredOptions(item, exercise);
   const upToStandard = offered.filter((number) => number <= exercise.standard);
-  const hinged = school.defaults.bridge === 'hinge' ? lastHinged(upToStandard, exercise) : undefined;
+  const hinged =
+    school.defaults.bridge === 'hinge' ? lastHinged(upToStandard, exercise) : undefined;
   return hinged ?? upToStandard.at(-1) ?? offered[0] ?? exercise.standard;
 }
 

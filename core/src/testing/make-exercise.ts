@@ -27,7 +27,7 @@ export function makeExercise(slug: string, change: Change = {}): Exercise {
     teaches: [{ foundation: 'support', depth: 1 }],
     needs: [],
     bodyParts: ['trunk-front'],
-    movers: ['something'],
+    movers: [`what ${slug} works`],
     dose: { kind: 'repetitions', count: 8 },
     usual: { least: 4, most: 12 },
     tempo: 'limb-slow',
@@ -73,6 +73,7 @@ export function makeCatalogue(more: readonly Exercise[] = []): Catalogue {
       options: [{ effort: 0 }, { effort: 0 }],
     }),
     makeExercise('tilt', { moves: ['round', 'arch'], tempo: 'articulate-small' }),
+    makeExercise('brace', { spineLoad: 1 }),
     makeExercise('curl', {
       moves: ['round'],
       spineLoad: 1,

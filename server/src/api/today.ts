@@ -6,6 +6,7 @@ import { memberOf } from '../auth/session.ts';
 import { ClassEvent, ClassRow, type Studio } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { catalogueOf } from './studio-catalogue.ts';
+import { RULE_IDS } from '@wrenfern/core/plan/school';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import {
   attendeesOf,
@@ -25,13 +26,7 @@ const READINESS = {
   time: ['fits-the-hour'],
   options: ['everyone-has-an-option', 'versions-at-once'],
   props: ['props-suffice'],
-  order: [
-    'breath-first',
-    'unloaded-before-loaded',
-    'sides-together',
-    'six-directions',
-    'close-soft',
-  ],
+  order: RULE_IDS,
 } as const;
 
 /** The next classes, each with what is still to settle. */
@@ -73,7 +68,9 @@ async function readiness(
   const context = contextOf(studio, day, attendees, familiar);
   const { timeline, findings, coverage } = analyse(row.plan, catalogue, context);
   const about = (rules: readonly string[]) =>
-    findings.filter((finding) => rules.includes(finding.rule)).map(({ sentence }) => sentence);
+    findings
+      .filter(({ rule, binding }) => binding && rules.includes(rule))
+      .map(({ sentence }) => sentence);
   return {
     id: row.id,
     title: row.title,

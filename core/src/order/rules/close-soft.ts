@@ -1,15 +1,10 @@
 import { teaches, type Exercise } from '../../movement/exercise.ts';
+import { POSITION_WORDS } from '../../movement/words.ts';
 import { showClock } from '../../plan/show-time.ts';
 import type { TimedItem } from '../../plan/timing/timeline.ts';
-import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';
-import {
-  candidatesOf,
-  addAt,
-  exerciseOf,
-  newItem,
-  placeAt,
-  workingItems,
-} from '../running-order.ts';
+import { addAt } from '../repairs.ts';
+import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
+import { newItem, placeAt, unusedOf } from '../running-order.ts';
 
 /** The least share of the class that its soft close takes. */
 const CLOSE_SHARE = 0.1;
@@ -21,18 +16,19 @@ export const closeSoft: Rule = {
   kind: 'shape',
   why: 'Bodies leave calmer and safer when the work has been let go of and they have come up slowly.',
   find(context) {
-    const items = workingItems(context.timeline);
-    if (items.length === 0) return [];
+    if (context.worked.length === 0) return [];
     return [
-      ...tooShort(context, items),
-      ...restBeforeStretch(context, items),
+      ...tooShort(context),
+      ...restBeforeStretch(context, context.worked),
       ...lyingEnd(context),
     ];
   },
 };
 
 function isSoft(item: TimedItem, context: RuleContext): boolean {
-  return item.kind === 'pause' || teaches(exerciseOf(item, context.catalogue), 'release');
+  return (
+    item.kind === 'pause' || teaches(context.catalogue.require(item.exercise ?? ''), 'release')
+  );
 }
 
 /** The run of soft items at the very end. */
@@ -42,15 +38,15 @@ function closing(context: RuleContext): TimedItem[] {
   return items.slice(lastHard + 1);
 }
 
-function tooShort(context: RuleContext, items: TimedItem[]): Problem[] {
+function tooShort(context: RuleContext): Problem[] {
   const { totalS } = context.timeline;
   const softS = closing(context).reduce((sum, item) => sum + item.durationS, 0);
   if (softS >= totalS * CLOSE_SHARE) return [];
-  const last = items.at(-1);
+  const last = context.worked.at(-1);
   return [
     {
       key: 'short',
-      itemIds: last ? [last.itemId] : [],
+      itemIds: last ? [last.item.id] : [],
       sentence: `The close is ${showClock(softS)} of ${showClock(totalS)} (${Math.round((100 * softS) / totalS)} %); at least ${showClock(totalS * CLOSE_SHARE)} of release is wanted.`,
       candidates: () => [
         ...addRelease(context).slice(0, 3),
@@ -61,11 +57,10 @@ function tooShort(context: RuleContext, items: TimedItem[]): Problem[] {
 }
 
 function addRelease(context: RuleContext): Repair[] {
-  const used = new Set(context.timeline.items.map((item) => item.exercise));
   const at = context.timeline.items.length - trailingCount(context);
   const endsIn = context.timeline.items[at - 1]?.endPosition;
-  return candidatesOf(context)
-    .filter((exercise) => exercise.family === 'release' && !used.has(exercise.slug))
+  return unusedOf(context)
+    .filter((exercise) => exercise.family === 'release')
     .sort((a, b) => Number(b.position === endsIn) - Number(a.position === endsIn))
     .flatMap((exercise) => {
       const edit = addAt(context.plan, at, exercise);
@@ -77,7 +72,8 @@ function addRelease(context: RuleContext): Repair[] {
 function trailingCount(context: RuleContext): number {
   const soft = closing(context);
   const first = soft.findIndex(
-    (item) => item.kind === 'exercise' && isRestOrRise(exerciseOf(item, context.catalogue)),
+    (item) =>
+      item.kind === 'exercise' && isRestOrRise(context.catalogue.require(item.exercise ?? '')),
   );
   return first < 0 ? 0 : soft.length - first;
 }
@@ -104,25 +100,25 @@ function restLonger(context: RuleContext, missingS: number): Repair[] {
 }
 
 /** Stretch first, rest after: a rest with stretches behind it has to be left again. */
-function restBeforeStretch(context: RuleContext, items: TimedItem[]): Problem[] {
-  const at = items.findIndex((item) => item.exercise === 'final-rest');
+function restBeforeStretch(context: RuleContext, items: readonly Worked[]): Problem[] {
+  const at = items.findIndex(({ exercise }) => exercise.slug === 'final-rest');
   const rest = items[at];
-  const stretch = items.slice(at + 1).find((item) => item.exercise !== 'return-to-sitting');
+  const stretch = items.slice(at + 1).find(({ exercise }) => exercise.slug !== 'return-to-sitting');
   if (!rest || !stretch) return [];
   return [
     {
       key: 'rest-first',
-      itemIds: [rest.itemId, stretch.itemId],
-      sentence: `${rest.name} comes before ${stretch.name}: stretch first, rest after.`,
+      itemIds: [rest.item.id, stretch.item.id],
+      sentence: `${rest.exercise.name} comes before ${stretch.exercise.name}: stretch first, rest after.`,
       candidates: () => {
         const segment = context.plan.segments.at(-1);
-        const rises = items.at(-1)?.exercise === 'return-to-sitting' ? 1 : 0;
+        const rises = items.at(-1)?.exercise.slug === 'return-to-sitting' ? 1 : 0;
         if (!segment) return [];
         return [segment.items.length - rises, segment.items.length - rises - 1]
           .filter((index) => index >= 0)
           .map((index) => ({
-            label: `Move ${rest.name} to the end`,
-            edit: { type: 'moveItem', itemId: rest.itemId, segmentId: segment.id, index },
+            label: `Move ${rest.exercise.name} to the end`,
+            edit: { type: 'moveItem', itemId: rest.item.id, segmentId: segment.id, index },
           }));
       },
     },
@@ -130,14 +126,14 @@ function restBeforeStretch(context: RuleContext, items: TimedItem[]): Problem[] 
 }
 
 function lyingEnd(context: RuleContext): Problem[] {
-  const last = workingItems(context.timeline).at(-1);
-  const end = last?.endPosition;
+  const last = context.worked.at(-1);
+  const end = last?.timed.endPosition;
   if (!last || end === 'seated' || end === 'standing' || end === 'kneeling') return [];
   return [
     {
       key: 'end-lying',
-      itemIds: [last.itemId],
-      sentence: `The class ends ${end === 'supine' ? 'lying on the back' : `in ${end}`}, with no way back to sitting or standing.`,
+      itemIds: [last.item.id],
+      sentence: `The class ends ${end ? POSITION_WORDS[end] : 'lying'}, with no way back to sitting or standing.`,
       candidates: () => {
         const rise = context.catalogue.get('return-to-sitting');
         const edit = rise && addAt(context.plan, context.timeline.items.length, rise);

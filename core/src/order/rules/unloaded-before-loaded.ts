@@ -1,9 +1,8 @@
 import { effortOfExercise } from '../../body/demand.ts';
 import { type Exercise } from '../../movement/exercise.ts';
-import { placeOf } from '../../plan/plan.ts';
-import type { TimedItem } from '../../plan/timing/timeline.ts';
-import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';
-import { addAt, workingItems, candidatesOf } from '../running-order.ts';
+import { addAt, addBeforeIt, leaveOut, moveAfterEach, together } from '../repairs.ts';
+import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
+import { candidatesOf, unusedOf } from '../running-order.ts';
 
 const LOAD_WORDS = [
   'lying',
@@ -21,82 +20,64 @@ export const unloadedBeforeLoaded: Rule = {
   find(context) {
     const problems: Problem[] = [];
     let highest = 0;
-    for (const item of workingItems(context.timeline)) {
-      if (item.spineLoad > highest + 1) problems.push(jump(context, item, highest));
-      highest = Math.max(highest, item.spineLoad);
+    for (const worked of context.worked) {
+      const { spineLoad } = worked.timed;
+      if (spineLoad > highest + 1) problems.push(jump(context, worked, highest));
+      highest = Math.max(highest, spineLoad);
     }
     return problems;
   },
 };
 
-function jump(context: RuleContext, item: TimedItem, highest: number): Problem {
+function jump(context: RuleContext, worked: Worked, highest: number): Problem {
+  const { spineLoad } = worked.timed;
   return {
-    key: item.itemId,
-    itemIds: [item.itemId],
-    sentence: `${item.name} loads the spine at ${item.spineLoad} of 4 (${LOAD_WORDS[item.spineLoad]}); until then the highest is ${highest} (${LOAD_WORDS[highest]}).`,
+    key: worked.item.id,
+    itemIds: [worked.item.id],
+    sentence: `${worked.exercise.name} loads the spine at ${spineLoad} of 4 (${LOAD_WORDS[spineLoad]}); until then the highest is ${highest} (${LOAD_WORDS[highest]}).`,
     candidates: () => [
-      ...moveLater(context, item),
-      ...bridge(context, item, highest),
-      ...climb(context, item, highest),
-      { label: 'Leave it out', edit: { type: 'removeItem', itemId: item.itemId } },
+      ...moveLater(context, worked),
+      ...bridge(context, worked, highest),
+      ...climb(context, worked, highest),
+      leaveOut(worked),
     ],
   };
 }
 
 /** After the first item that brings the spine within one class of it. */
-function moveLater(context: RuleContext, item: TimedItem): Repair[] {
-  const now = placeOf(context.plan, item.itemId);
-  const order = workingItems(context.timeline);
-  const from = order.findIndex((other) => other.itemId === item.itemId);
-  return order
-    .slice(from + 1)
-    .filter((other) => other.spineLoad >= item.spineLoad - 1)
-    .flatMap((other): Repair[] => {
-      const after = placeOf(context.plan, other.itemId);
-      if (!after || !now) return [];
-      const index = after.segmentId === now.segmentId ? after.index : after.index + 1;
-      return [
-        {
-          label: `Move it after ${other.name}`,
-          edit: { type: 'moveItem', itemId: item.itemId, segmentId: after.segmentId, index },
-        },
-      ];
-    });
+function moveLater(context: RuleContext, worked: Worked): Repair[] {
+  const preparing = context.worked.filter(
+    ({ at, timed }) => at > worked.at && timed.spineLoad >= worked.timed.spineLoad - 1,
+  );
+  return moveAfterEach(context, worked, preparing.slice(0, 6));
 }
 
 /** An exercise of the class between, gentlest first, in the same position where there is one. */
-function bridge(context: RuleContext, item: TimedItem, highest: number): Repair[] {
-  const used = new Set(context.timeline.items.map((other) => other.exercise));
-  const at = context.timeline.items.findIndex((other) => other.itemId === item.itemId);
-  return candidatesOf(context)
-    .filter((exercise) => exercise.spineLoad === highest + 1 && !used.has(exercise.slug))
+function bridge(context: RuleContext, worked: Worked, highest: number): Repair[] {
+  const { position } = worked.timed;
+  const between = unusedOf(context)
+    .filter((exercise) => exercise.spineLoad === highest + 1)
     .sort(
       (a, b) =>
-        Number(b.position === item.position) - Number(a.position === item.position) ||
+        Number(b.position === position) - Number(a.position === position) ||
         effortOfExercise(a) - effortOfExercise(b),
-    )
-    .slice(0, 6)
-    .flatMap((exercise) => {
-      const edit = addAt(context.plan, at, exercise);
-      return edit ? [{ label: `Add ${exercise.name} before it`, edit }] : [];
-    });
+    );
+  return addBeforeIt(context, worked, between.slice(0, 6));
 }
 
 /** One gentle exercise of every class between, in rising order, for a jump of more than one. */
-function climb(context: RuleContext, item: TimedItem, highest: number): Repair[] {
-  const at = context.timeline.items.findIndex((other) => other.itemId === item.itemId);
+function climb(context: RuleContext, worked: Worked, highest: number): Repair[] {
   const steps: Exercise[] = [];
-  for (let load = highest + 1; load < item.spineLoad; load += 1) {
+  for (let load = highest + 1; load < worked.timed.spineLoad; load += 1) {
     const [gentlest] = candidatesOf(context)
       .filter((exercise) => exercise.spineLoad === load)
       .sort((a, b) => effortOfExercise(a) - effortOfExercise(b));
     if (gentlest) steps.push(gentlest);
   }
-  const edits = steps.flatMap((exercise, index) => {
-    const edit = addAt(context.plan, at + index, exercise);
-    return edit && edit.type !== 'together' ? [edit] : [];
-  });
-  if (edits.length < 2) return [];
+  if (steps.length < 2) return [];
+  const edit = together(
+    steps.map((exercise, index) => addAt(context.plan, worked.at + index, exercise)),
+  );
   const names = steps.map(({ name }) => name).join(', then ');
-  return [{ label: `Add ${names} before it`, edit: { type: 'together', edits } }];
+  return edit ? [{ label: `Add ${names} before it`, edit }] : [];
 }

@@ -9,14 +9,14 @@ import {
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { DEMAND_WORDS } from '@wrenfern/core/people/cautions';
 import { isBuiltIn } from '../../data/catalogue.ts';
-import { lengthOf } from '../../data/exercise-lengths.ts';
+import { plainLengthS } from '@wrenfern/core/plan/timing/plain-length';
 import {
   BODY_PART_WORDS,
   FOUNDATION_WORDS,
   MOVE_WORDS,
   POSITION_WORDS,
   PROP_WORDS,
-} from '../../parts/words.ts';
+} from '@wrenfern/core/movement/words';
 
 /** One thing to look for: its key in the address, its words, and what fits. */
 export interface ExerciseFilter {
@@ -80,7 +80,7 @@ export const FILTERS: readonly ExerciseFilter[] = [
     key: 'minutes',
     label: 'Takes at most',
     choices: [1, 2, 3, 5].map((count) => ({ value: String(count), name: `${count} min` })),
-    fits: (exercise, value) => lengthOf(exercise) <= Number(value) * MINUTE_S,
+    fits: (exercise, value) => plainLengthS(exercise) <= Number(value) * MINUTE_S,
   },
   {
     key: 'without',

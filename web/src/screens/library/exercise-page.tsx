@@ -17,7 +17,7 @@ import {
   FOUNDATION_WORDS,
   MOVE_WORDS,
   POSITION_WORDS,
-} from '../../parts/words.ts';
+} from '@wrenfern/core/movement/words';
 import { ExerciseUse } from './exercise-use.tsx';
 import { Ladder } from './ladder.tsx';
 

@@ -5,7 +5,7 @@ import { DEMAND_WORDS } from '@wrenfern/core/people/cautions';
 import { TEMPO_PACE } from '@wrenfern/core/plan/timing/pace';
 import { Frond } from '../../parts/frond.tsx';
 import { MovingFigure } from '../../parts/moving-figure.tsx';
-import { PROP_WORDS } from '../../parts/words.ts';
+import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { LoadBars } from './load-bars.tsx';
 
 interface LadderProps {

@@ -15,7 +15,7 @@ import { Frond } from '../../parts/frond.tsx';
 import { Rose } from '../../parts/rose.tsx';
 import { Select } from '../../parts/select.tsx';
 import { Empty } from '../../parts/states.tsx';
-import { MOVE_WORDS, POSITION_WORDS } from '../../parts/words.ts';
+import { MOVE_WORDS, POSITION_WORDS } from '@wrenfern/core/movement/words';
 import { FILTERS } from './exercise-filters.ts';
 import { ImportExercise } from './import-exercise.tsx';
 

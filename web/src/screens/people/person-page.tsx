@@ -14,7 +14,7 @@ import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
-import { FOUNDATION_WORDS } from '../../parts/words.ts';
+import { FOUNDATION_WORDS } from '@wrenfern/core/movement/words';
 
 /** One person's lasting record. */
 export function Component() {

@@ -11,11 +11,11 @@ import { showClock } from '@wrenfern/core/plan/show-time';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import type { BookedPerson } from '../../data/api-types.ts';
 import { catalogue } from '../../data/catalogue.ts';
-import { lengthOf } from '../../data/exercise-lengths.ts';
+import { plainLengthS } from '@wrenfern/core/plan/timing/plain-length';
 import { ToggleChip } from '../../parts/chip.tsx';
 import { inputClass } from '../../parts/field.tsx';
 import { Figure } from '../../parts/figure.tsx';
-import { MOVE_WORDS } from '../../parts/words.ts';
+import { MOVE_WORDS } from '@wrenfern/core/movement/words';
 import { addBehind, newId } from './drag.ts';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
 
@@ -95,7 +95,7 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
                 className="absolute inset-x-0 top-0"
                 style={{ transform: `translateY(${row.start}px)`, height: CARD_PX - 6 }}
               >
-                <Card exercise={exercise} seconds={lengthOf(exercise)} />
+                <Card exercise={exercise} seconds={plainLengthS(exercise)} />
               </li>
             ) : null;
           })}
@@ -178,6 +178,6 @@ function passes(
     case 'bare':
       return standardOption(exercise).props.every((use) => use.optional);
     case 'short':
-      return lengthOf(exercise) < SHORT_S;
+      return plainLengthS(exercise) < SHORT_S;
   }
 }

@@ -21,7 +21,7 @@ import { Figure } from '../../parts/figure.tsx';
 import { Frond } from '../../parts/frond.tsx';
 import { Select } from '../../parts/select.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
-import { FOUNDATION_WORDS, POSITION_WORDS } from '../../parts/words.ts';
+import { FOUNDATION_WORDS, POSITION_WORDS } from '@wrenfern/core/movement/words';
 import { DoseEditor } from './dose-editor.tsx';
 import { nudge } from './drag.ts';
 import { PlanDetailsPanel } from './plan-details.tsx';

@@ -6,7 +6,7 @@ import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
 import { catalogue } from '../../data/catalogue.ts';
 import { petalsOf } from '../../parts/directions.ts';
 import { Rose } from '../../parts/rose.tsx';
-import { POSITION_WORDS, PROP_WORDS } from '../../parts/words.ts';
+import { POSITION_WORDS, PROP_WORDS } from '@wrenfern/core/movement/words';
 import { usePlanScreen, useEditor } from './plan-context.tsx';
 import { spansOf, topAt, type ScoreLayout } from './score-layout.ts';
 

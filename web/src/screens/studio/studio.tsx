@@ -13,7 +13,7 @@ import { TextField } from '../../parts/field.tsx';
 import { Select } from '../../parts/select.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
-import { PROP_WORDS } from '../../parts/words.ts';
+import { PROP_WORDS } from '@wrenfern/core/movement/words';
 
 /** The studio: its cupboard, its pace, its team. Only the owner changes it. */
 export function Component() {

@@ -4,7 +4,7 @@ import type { NowView } from '@wrenfern/core/live/run-class';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { catalogue } from '../../data/catalogue.ts';
 import { MovingFigure } from '../../parts/moving-figure.tsx';
-import { PROP_WORDS } from '../../parts/words.ts';
+import { PROP_WORDS } from '@wrenfern/core/movement/words';
 
 const PART_NOW = {
   'set-up': 'get into place',

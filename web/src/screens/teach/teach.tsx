@@ -8,7 +8,7 @@ import { analyseClass } from '../../data/class-analysis.ts';
 import { useClass, useClassEvents } from '../../data/hooks.ts';
 import { RequestProblem } from '../../data/request.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
-import { PROP_WORDS } from '../../parts/words.ts';
+import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
 import { minutes } from '../../parts/dates.ts';
 import { NowStage } from './now-stage.tsx';

@@ -12,7 +12,7 @@ import type { WholeClass } from '../../data/api-types.ts';
 import { catalogue } from '../../data/catalogue.ts';
 import { Button } from '../../parts/button.tsx';
 import { Figure } from '../../parts/figure.tsx';
-import { PROP_WORDS } from '../../parts/words.ts';
+import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import type { Run } from './use-run.ts';
 
 interface AsideProps {
@@ -190,7 +190,10 @@ function Next({ lesson, analysis, now }: AsideProps) {
       <p>
         <span className="font-semibold">{next.name}</span>
         {exercise && item?.kind === 'exercise' ? (
-          <span className="text-soft"> · {describeDose(doseOf(item, exercise, rulesOf(lesson.plan.school)))}</span>
+          <span className="text-soft">
+            {' '}
+            · {describeDose(doseOf(item, exercise, rulesOf(lesson.plan.school)))}
+          </span>
         ) : null}
       </p>
       {fetch.map((need) => (

@@ -11,7 +11,7 @@ import { ToggleChip } from '../../../parts/chip.tsx';
 import { TextField } from '../../../parts/field.tsx';
 import { Select } from '../../../parts/select.tsx';
 import { Stepper } from '../../../parts/stepper.tsx';
-import { BODY_PART_WORDS, MOVE_WORDS, POSITION_WORDS } from '../../../parts/words.ts';
+import { BODY_PART_WORDS, MOVE_WORDS, POSITION_WORDS } from '@wrenfern/core/movement/words';
 import { slugOf } from './exercise-draft.ts';
 
 interface FieldsProps {

@@ -6,7 +6,7 @@ import { ToggleChip } from '../../../parts/chip.tsx';
 import { IconButton } from '../../../parts/icon-button.tsx';
 import { Select } from '../../../parts/select.tsx';
 import { Stepper } from '../../../parts/stepper.tsx';
-import { PROP_WORDS } from '../../../parts/words.ts';
+import { PROP_WORDS } from '@wrenfern/core/movement/words';
 
 interface GearProps {
   option: Option;

@@ -4,7 +4,7 @@ import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { FOUNDATIONS } from '@wrenfern/core/movement/vocabulary';
 import { catalogue } from '../../../data/catalogue.ts';
 import { Select } from '../../../parts/select.tsx';
-import { FOUNDATION_WORDS } from '../../../parts/words.ts';
+import { FOUNDATION_WORDS } from '@wrenfern/core/movement/words';
 
 const TURNED = { shouldDirty: true } as const;
 const DEPTHS = [

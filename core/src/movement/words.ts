@@ -1,6 +1,6 @@
-import type { BodyPart, Foundation, Prop, SpineMove } from '@wrenfern/core/movement/vocabulary';
+import type { BodyPart, Foundation, Position, Prop, SpineMove } from './vocabulary.ts';
 
-export const POSITION_WORDS = {
+export const POSITION_WORDS: Record<Position, string> = {
   supine: 'on the back',
   'side-lying': 'on the side',
   prone: 'on the front',
@@ -10,7 +10,7 @@ export const POSITION_WORDS = {
   seated: 'sitting',
   kneeling: 'kneeling',
   standing: 'standing',
-} as const;
+};
 
 export const MOVE_WORDS: Record<SpineMove, string> = {
   round: 'rounding',
@@ -63,3 +63,21 @@ export const PROP_WORDS: Record<Prop, string> = {
   'spine-support': 'spine support',
   chair: 'chair',
 };
+
+/** A list as it is said: "a", "a and b", "a, b and c". */
+export function listWords(words: readonly string[]): string {
+  return words.length < 2
+    ? words.join('')
+    : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;
+}
+
+/** The first few of a list, and how many more there are. */
+export function someWords(words: readonly string[], most: number): string {
+  if (words.length <= most) return listWords(words);
+  const more = words.length - most + 1;
+  return `${words.slice(0, most - 1).join(', ')} and ${more} others`;
+}
+
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

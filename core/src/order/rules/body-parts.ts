@@ -1,0 +1,71 @@
+import type { BodyPart } from '../../movement/vocabulary.ts';
+import { BODY_PART_WORDS, capital, listWords } from '../../movement/words.ts';
+import { effortOfExercise } from '../../body/demand.ts';
+import { addWhereItFits, bestPlace } from '../light-additions.ts';
+import { addAt, together } from '../repairs.ts';
+import type { Repair, Rule, RuleContext } from '../rule.ts';
+import { unusedOf } from '../running-order.ts';
+
+/** What a longer class touches. Common practice. */
+export const WANTED_PARTS: readonly BodyPart[] = [
+  'trunk-front',
+  'trunk-back',
+  'trunk-sides',
+  'hip-front',
+  'hip-back',
+  'hip-outside',
+  'hip-inside',
+  'shoulders',
+];
+
+/** A shorter class can't touch everything. */
+export const WHOLE_BODY_FROM_S = 2400;
+
+export const bodyParts: Rule = {
+  id: 'body-parts',
+  statement:
+    'In a class of 40 minutes or more: front, back and sides of the trunk, all sides of the hips, and the shoulders are each touched.',
+  kind: 'coverage',
+  why: 'What is left out this week is mostly what was left out last week.',
+  find(context) {
+    if (context.plan.targetS < WHOLE_BODY_FROM_S) return [];
+    const touched = new Set(context.worked.flatMap(({ exercise }) => exercise.bodyParts));
+    const missing = WANTED_PARTS.filter((part) => !touched.has(part));
+    if (missing.length === 0) return [];
+    const words = missing.map((part) => BODY_PART_WORDS[part]);
+    return [
+      {
+        key: missing.join(' '),
+        itemIds: [],
+        sentence: `${capital(listWords(words))} ${missing.length > 1 ? 'are' : 'is'} not touched in ${Math.round(context.plan.targetS / 60)} minutes.`,
+        candidates: () => addParts(context, missing),
+      },
+    ];
+  },
+};
+
+/** One exercise for all of them where there is one; else as few as it takes, the lightest first. */
+function addParts(context: RuleContext, missing: readonly BodyPart[]): Repair[] {
+  const unused = unusedOf(context);
+  const all = unused.filter(({ bodyParts: own }) => missing.every((part) => own.includes(part)));
+  return [...addWhereItFits(context, all), ...addSeveral(context, missing)];
+}
+
+function addSeveral(context: RuleContext, missing: readonly BodyPart[]): Repair[] {
+  const chosen: ReturnType<typeof unusedOf> = [];
+  const left = new Set(missing);
+  while (left.size > 0) {
+    const gain = (each: (typeof chosen)[number]) =>
+      each.bodyParts.filter((part) => left.has(part)).length;
+    const [best] = unusedOf(context)
+      .filter((each) => !chosen.includes(each) && gain(each) > 0)
+      .sort((a, b) => gain(b) - gain(a) || effortOfExercise(a) - effortOfExercise(b));
+    if (!best) return [];
+    chosen.push(best);
+    for (const part of best.bodyParts) left.delete(part);
+  }
+  const edit = together(
+    chosen.map((exercise) => addAt(context.plan, bestPlace(context, exercise), exercise)),
+  );
+  return edit ? [{ label: `Add ${listWords(chosen.map(({ name }) => name))}`, edit }] : [];
+}

@@ -1,0 +1,84 @@
+import { capital, listWords } from '../../movement/words.ts';
+import { inversionsOf, outOfOrder } from '../out-of-order.ts';
+import { addAfterIt, addAt, leaveOut } from '../repairs.ts';
+import type { Problem, Rule, RuleContext } from '../rule.ts';
+
+/** How many of the published exercises are named before the rest are counted. */
+const NAMED = 4;
+
+export const classicOrder: Rule = {
+  id: 'classic-order',
+  statement:
+    'The exercises follow the published order of 34: J. H. Pilates and W. J. Miller, Return to Life through Contrology (1945).',
+  kind: 'order',
+  why: 'The order is part of the method: each exercise was set where the one before it leaves the body.',
+  find: (context) => [...inverted(context), ...leftOut(context), ...strangers(context)],
+};
+
+function inverted(context: RuleContext): Problem[] {
+  return inversionsOf(context.worked, (early, late) => {
+    const [one, two] = [early.exercise.classicOrder, late.exercise.classicOrder];
+    if (one === undefined || two === undefined || one <= two) return undefined;
+    return `${early.exercise.name} is number ${one} of 34 and comes before ${late.exercise.name}, number ${two}.`;
+  }).map((inversion) => outOfOrder(context, inversion));
+}
+
+/** A gap between neighbours of the class is told once, with who is not ready for what was left out. */
+function leftOut(context: RuleContext): Problem[] {
+  const numbered = context.worked.filter(({ exercise }) => exercise.classicOrder !== undefined);
+  return numbered.flatMap((worked, index): Problem[] => {
+    const next = numbered[index + 1];
+    const [from, to] = [worked.exercise.classicOrder ?? 0, next?.exercise.classicOrder ?? 35];
+    const missing = context.catalogue.all
+      .filter(({ classicOrder }) => classicOrder && classicOrder > from && classicOrder < to)
+      .sort((a, b) => (a.classicOrder ?? 0) - (b.classicOrder ?? 0));
+    if (missing.length === 0 || !next) return [];
+    const told = missing
+      .slice(0, NAMED)
+      .map(
+        ({ name, classicOrder, needs }) =>
+          `${name} (${classicOrder ?? 0})${notReady(needs, context)}`,
+      );
+    const more = missing.length > NAMED ? ` and ${missing.length - NAMED} more` : '';
+    return [
+      {
+        key: `gap ${worked.item.id} ${next.item.id} ${missing.length}`,
+        itemIds: [worked.item.id],
+        sentence: `${capital(listWords(told))}${more} ${missing.length > 1 ? 'are' : 'is'} left out after ${worked.exercise.name}.`,
+        candidates: () => addAfterIt(context, worked, missing.slice(0, 6)),
+      },
+    ];
+  });
+}
+
+function notReady(
+  needs: readonly { foundation: Parameters<RuleContext['group']['lacking']>[0]; depth: number }[],
+  { group }: RuleContext,
+): string {
+  if (group.size === 0) return '';
+  const names = new Set(needs.flatMap(({ foundation, depth }) => group.lacking(foundation, depth)));
+  if (names.size === 0) return '';
+  const [first] = names;
+  return names.size === group.size
+    ? ', for the whole group'
+    : `, for ${first ?? ''}${names.size > 1 ? ` and ${names.size - 1} more` : ''}`;
+}
+
+/** A published sequence has a first exercise; a class of none of the 34 has no order to follow. */
+function strangers(context: RuleContext): Problem[] {
+  if (context.plan.machine !== 'mat') return [];
+  if (context.worked.some(({ exercise }) => exercise.classicOrder !== undefined)) return [];
+  const hundred = context.catalogue.all.find(({ classicOrder }) => classicOrder === 1);
+  const edit = hundred && addAt(context.plan, 0, hundred);
+  return [
+    {
+      key: 'none',
+      itemIds: [],
+      sentence: 'None of the 34 is in this class.',
+      candidates: () => [
+        ...(hundred && edit ? [{ label: `Add ${hundred.name}`, edit }] : []),
+        ...context.worked.map(leaveOut),
+      ],
+    },
+  ];
+}

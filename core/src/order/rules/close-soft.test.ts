@@ -1,0 +1,36 @@
+import { describe, expect, it } from 'vitest';
+import type { Plan } from '../../plan/plan.ts';
+import { makeCatalogue } from '../../testing/make-exercise.ts';
+import { makePlan } from '../../testing/make-plan.ts';
+import { findingsOf } from '../../testing/review-plan.ts';
+
+const catalogue = makeCatalogue();
+const of = (plan: Plan) => findingsOf('close-soft', plan, catalogue);
+
+describe('close-soft', () => {
+  it('wants a tenth of the class at its end', () => {
+    const plan = makePlan([
+      ['breathe', 'tilt', 'curl', 'twist', 'leg-lift'],
+      ['return-to-sitting'],
+    ]);
+    const long = makePlan([
+      ['breathe', ...Array.from({ length: 12 }, () => 'curl')],
+      ['return-to-sitting'],
+    ]);
+    expect(of(plan).some(({ key }) => key === 'short')).toBe(false);
+    const [finding] = of(long).filter(({ key }) => key === 'short');
+    expect(finding?.sentence).toMatch(/^The close is \d:\d\d of \d+:\d\d/);
+  });
+
+  it('wants to end sitting or standing', () => {
+    const [finding] = of(makePlan([['breathe'], ['final-rest']]));
+    expect(finding?.sentence).toContain('The class ends on the back');
+    expect(finding?.repairs()[0]?.label).toBe('Add return to sitting');
+  });
+
+  it('wants stretch before rest', () => {
+    const plan = makePlan([['breathe'], ['final-rest', 'hug', 'return-to-sitting']]);
+    const finding = of(plan).find(({ key }) => key === 'rest-first');
+    expect(finding?.itemIds).toEqual(['final-rest', 'hug']);
+  });
+});

@@ -1,0 +1,83 @@
+import type { Position } from '../../movement/vocabulary.ts';
+import { POSITION_WORDS } from '../../movement/words.ts';
+import { secondsOf } from '../../plan/timing/timeline.ts';
+import { addAfterIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
+import type { Problem, Rule, RuleContext } from '../rule.ts';
+import { unusedOf } from '../running-order.ts';
+
+const LYING: ReadonlySet<Position> = new Set(['supine', 'prone']);
+
+export const fewMoves: Rule = {
+  id: 'few-moves',
+  statement:
+    'The class changes position seldom, and gets up and down through the side or all fours, not straight.',
+  kind: 'flow',
+  why: 'Every change costs seconds and settles nobody; straight up from lying strains the back and lowers the blood pressure.',
+  find: (context) => [...roundTrips(context), ...straightUp(context)],
+};
+
+/** One item in a position between two others that share theirs, while its own comes elsewhere too. */
+function roundTrips(context: RuleContext): Problem[] {
+  const { worked } = context;
+  return worked.flatMap((middle, index): Problem[] => {
+    const [before, after] = [worked[index - 1], worked[index + 1]];
+    const { position, endPosition } = middle.timed;
+    if (!before || !after || !position || position !== endPosition) return [];
+    const around = before.timed.endPosition;
+    if (around !== after.timed.position || around === position || !around) return [];
+    const elsewhere = worked.filter((each) => each !== middle && each.timed.position === position);
+    if (elsewhere.length === 0) return [];
+    const costS = secondsOf(middle.timed, 'set-up') + secondsOf(after.timed, 'set-up');
+    return [
+      {
+        key: middle.item.id,
+        itemIds: [middle.item.id],
+        sentence: `${middle.exercise.name} is ${POSITION_WORDS[position]} between two items ${POSITION_WORDS[around]}; there and back costs ${costS} s.`,
+        candidates: () => [
+          ...moveAfterEach(context, middle, elsewhere),
+          ...moveBeforeEach(context, middle, elsewhere),
+          leaveOut(middle),
+        ],
+      },
+    ];
+  });
+}
+
+function straightUp(context: RuleContext): Problem[] {
+  const { worked } = context;
+  return worked.flatMap((next, index): Problem[] => {
+    const before = worked[index - 1];
+    const from = before?.timed.endPosition;
+    const to = next.timed.position;
+    if (!before || !from || !to) return [];
+    const isStraight =
+      (LYING.has(from) && to === 'standing') || (from === 'standing' && LYING.has(to));
+    if (!isStraight || context.plan.machine !== 'mat') return [];
+    return [
+      {
+        key: `straight ${next.item.id}`,
+        itemIds: [next.item.id],
+        sentence: `From ${before.exercise.name} to ${next.exercise.name} people go from ${POSITION_WORDS[from]} straight to ${POSITION_WORDS[to]}.`,
+        candidates: () => {
+          const between = unusedOf(context)
+            .filter(
+              (exercise) =>
+                exercise.position === 'quadruped' ||
+                exercise.position === 'side-lying' ||
+                (exercise.position === from && exercise.endPosition === 'seated'),
+            )
+            .sort((a, b) => a.needs.length - b.needs.length);
+          const inClass = worked.filter(
+            ({ timed }) => timed.position === 'quadruped' || timed.position === 'kneeling',
+          );
+          return [
+            ...inClass.slice(0, 3).flatMap((each) => moveAfterEach(context, each, [before])),
+            ...moveAfterEach(context, next, inClass.slice(0, 3)),
+            ...addAfterIt(context, before, between.slice(0, 4)),
+            leaveOut(next),
+          ];
+        },
+      },
+    ];
+  });
+}

@@ -1,0 +1,142 @@
+import { showClock } from '../../plan/show-time.ts';
+import { secondsOf } from '../../plan/timing/timeline.ts';
+import { addBeforeIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
+import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
+import { unusedOf } from '../running-order.ts';
+import { effortOfExercise } from '../../body/demand.ts';
+
+/** Where in the working time the hardest item belongs. Common practice. */
+export const PEAK_FROM = 0.55;
+export const PEAK_TO = 0.85;
+/** Effort climbs by at most this from one item to the next. */
+export const STEP = 2;
+/** A class whose hardest item asks no more than this has no peak to place. */
+const GENTLE = 1.5;
+
+export const peakLate: Rule = {
+  id: 'peak-late',
+  statement:
+    'The hardest item comes between 55 % and 85 % of the working time, and effort climbs in waves, by no more than 2 of 5 at once.',
+  kind: 'shape',
+  why: 'Early, the hardest thing is met cold; at the end, it is met tired and nothing is left to come down in.',
+  find: (context) => [...misplacedPeak(context), ...jumps(context)],
+};
+
+/** The share of working time that is done half-way through each item. */
+function middles(worked: readonly Worked[]): Map<string, number> {
+  const total = worked.reduce((sum, { timed }) => sum + secondsOf(timed, 'work'), 0);
+  let done = 0;
+  return new Map(
+    worked.map(({ item, timed }) => {
+      const seconds = secondsOf(timed, 'work');
+      const middle = total > 0 ? (done + seconds / 2) / total : 0;
+      done += seconds;
+      return [item.id, middle];
+    }),
+  );
+}
+
+/** Of several that are as hard, one in its place is enough. */
+function misplacedPeak(context: RuleContext): Problem[] {
+  const { worked } = context;
+  const most = Math.max(...worked.map(({ timed }) => timed.effort));
+  if (most <= GENTLE) return [];
+  const at = middles(worked);
+  const shareOf = ({ item }: Worked) => at.get(item.id) ?? 0;
+  const hardest = worked.filter(({ timed }) => timed.effort === most);
+  const isInPlace = (each: Worked) => shareOf(each) >= PEAK_FROM && shareOf(each) <= PEAK_TO;
+  if (hardest.some(isInPlace)) return [];
+  const peak = hardest.reduce((a, b) => (away(shareOf(b)) < away(shareOf(a)) ? b : a));
+  return [
+    {
+      key: 'peak',
+      itemIds: hardest.map(({ item }) => item.id),
+      sentence: `${peak.exercise.name} is the hardest (${peak.timed.effort} of 5) and comes at ${Math.round(100 * shareOf(peak))} % of the working time.`,
+      candidates: () => [
+        ...moveAfterEach(
+          context,
+          peak,
+          worked.filter((each) => each !== peak && isInPlace(each)),
+        ),
+        ...moveAfterEach(
+          context,
+          peak,
+          worked.filter((each) => each !== peak && away(shareOf(each)) < 0.15 && !isInPlace(each)),
+        ),
+        ...offerLighter(hardest, peak),
+        ...hardest.map(leaveOut),
+        ...addHardInPlace(context, most, at),
+      ],
+    },
+  ];
+}
+
+function away(share: number): number {
+  return Math.max(0, PEAK_FROM - share, share - PEAK_TO);
+}
+
+function offerLighter(hardest: readonly Worked[], peak: Worked): Repair[] {
+  const lower = (peak.item.options ?? peak.exercise.options.map(({ number }) => number)).filter(
+    (number) => number < peak.option.number,
+  );
+  if (hardest.length > 1 || lower.length === 0) return [];
+  return [
+    {
+      label: `Offer only the lighter options of ${peak.exercise.name}`,
+      edit: { type: 'setOptions', itemId: peak.item.id, options: lower },
+    },
+  ];
+}
+
+/** For a class too small to be rearranged: something as hard where the peak belongs. */
+function addHardInPlace(
+  context: RuleContext,
+  most: number,
+  at: ReadonlyMap<string, number>,
+): Repair[] {
+  const anchor =
+    context.worked.find(({ item }) => (at.get(item.id) ?? 0) >= PEAK_FROM) ?? context.worked.at(-1);
+  if (!anchor) return [];
+  const hard = unusedOf(context)
+    .filter((exercise) => effortOfExercise(exercise) >= most)
+    .sort((a, b) => effortOfExercise(a) - effortOfExercise(b))
+    .slice(0, 4);
+  return addBeforeIt(context, anchor, hard);
+}
+
+function jumps(context: RuleContext): Problem[] {
+  return context.worked.flatMap((worked, index): Problem[] => {
+    const before = context.worked[index - 1];
+    const from = before?.timed.effort ?? 0;
+    const to = worked.timed.effort;
+    if (!before || to - from <= STEP) return [];
+    return [
+      {
+        key: `jump ${worked.item.id}`,
+        itemIds: [worked.item.id],
+        sentence: `Effort jumps from ${from} to ${to} of 5 between ${before.exercise.name} and ${worked.exercise.name}, at ${showClock(worked.timed.startS)}.`,
+        candidates: () => {
+          const nearer = context.worked.filter(
+            (each) => each !== worked && to - each.timed.effort <= STEP && each !== before,
+          );
+          const steps = unusedOf(context)
+            .filter((exercise) => {
+              const effort = effortOfExercise(exercise);
+              return effort - from <= STEP && to - effort <= STEP;
+            })
+            .sort(
+              (a, b) =>
+                Number(b.position === worked.timed.position) -
+                Number(a.position === worked.timed.position),
+            );
+          return [
+            ...moveAfterEach(context, worked, nearer.slice(0, 5)),
+            ...nearer.slice(0, 3).flatMap((each) => moveBeforeEach(context, each, [worked])),
+            ...addBeforeIt(context, worked, steps.slice(0, 4)),
+            leaveOut(worked),
+          ];
+        },
+      },
+    ];
+  });
+}

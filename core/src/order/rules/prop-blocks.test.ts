@@ -1,0 +1,39 @@
+import { describe, expect, it } from 'vitest';
+import { makeCatalogue, makeExercise } from '../../testing/make-exercise.ts';
+import { makePlan } from '../../testing/make-plan.ts';
+import { findingsOf, repaired } from '../../testing/review-plan.ts';
+
+const ball = {
+  prop: 'small-ball' as const,
+  place: 'between knees' as const,
+  role: 'feedback' as const,
+};
+const catalogue = makeCatalogue([
+  makeExercise('squeeze', { options: [{ props: [ball] }, { props: [ball] }] }),
+  makeExercise('maybe', { standard: 2, options: [{}, { props: [ball] }] }),
+  makeExercise('could', { options: [{ props: [{ ...ball, optional: true }] }, {}] }),
+]);
+const of = (slugs: string[]) => findingsOf('prop-blocks', makePlan([slugs]), catalogue);
+
+describe('prop-blocks', () => {
+  it('wants the uses of a prop together', () => {
+    expect(of(['squeeze', 'maybe', 'curl'])).toEqual([]);
+    expect(of(['squeeze', 'curl', 'maybe'])[0]?.sentence).toMatch(
+      /^The small ball is put away after squeeze and fetched again at \d:\d\d for maybe: about 11 s\.$/,
+    );
+  });
+
+  it('tells every later block, and none for a prop that may be left out', () => {
+    expect(of(['squeeze', 'curl', 'squeeze', 'curl', 'squeeze'])).toHaveLength(2);
+    expect(of(['squeeze', 'curl', 'could'])).toEqual([]);
+  });
+
+  it.each([/^Move maybe after squeeze$/, /^Do it without the small ball$/])(
+    'is settled: %s',
+    (label) => {
+      const plan = makePlan([['squeeze', 'curl', 'maybe']]);
+      const after = repaired(plan, findingsOf('prop-blocks', plan, catalogue)[0], label);
+      expect(findingsOf('prop-blocks', after, catalogue)).toEqual([]);
+    },
+  );
+});

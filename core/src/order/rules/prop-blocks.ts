@@ -1,0 +1,74 @@
+import type { Prop } from '../../movement/vocabulary.ts';
+import { PROPS } from '../../movement/vocabulary.ts';
+import { PROP_WORDS } from '../../movement/words.ts';
+import { SET_UP } from '../../plan/timing/pace.ts';
+import { showClock } from '../../plan/show-time.ts';
+import { leaveOut, moveBehind, moveAfterEach, together } from '../repairs.ts';
+import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
+
+const uses = ({ option }: Worked, prop: Prop) =>
+  option.props.some((use) => use.prop === prop && !use.optional);
+
+export const propBlocks: Rule = {
+  id: 'prop-blocks',
+  statement: "One prop's uses stand together.",
+  kind: 'flow',
+  why: 'Each pick-up and put-down is counted in seconds, and in people looking for where it rolled.',
+  find: (context) => PROPS.flatMap((prop) => laterBlocks(context, prop)),
+};
+
+function laterBlocks(context: RuleContext, prop: Prop): Problem[] {
+  const blocks: Worked[][] = [];
+  context.worked.forEach((worked, index) => {
+    if (!uses(worked, prop)) return;
+    const before = context.worked[index - 1];
+    if (before && uses(before, prop)) blocks.at(-1)?.push(worked);
+    else blocks.push([worked]);
+  });
+  return blocks.slice(1).map((block, index) => {
+    const before = blocks[index]?.at(-1) as Worked;
+    const first = block[0] as Worked;
+    const costS = SET_UP.propPlacedS + SET_UP.propPutDownS;
+    return {
+      key: `${prop} ${first.item.id}`,
+      itemIds: [first.item.id],
+      sentence: `The ${PROP_WORDS[prop]} is put away after ${before.exercise.name} and fetched again at ${showClock(first.timed.startS)} for ${first.exercise.name}: about ${costS} s.`,
+      candidates: () => [
+        ...moveBlock(context, block, before),
+        ...moveAfterEach(context, before, [block.at(-1) as Worked]),
+        ...withoutProp(block, prop),
+        ...(block.length === 1 ? [leaveOut(first)] : leaveAllOut(block)),
+      ],
+    };
+  });
+}
+
+function moveBlock({ plan }: RuleContext, block: readonly Worked[], before: Worked): Repair[] {
+  const edit = together(
+    block.toReversed().map(({ item }) => moveBehind(plan, item.id, before.item.id)),
+  );
+  const names = block.map(({ exercise }) => exercise.name).join(', ');
+  return edit ? [{ label: `Move ${names} after ${before.exercise.name}`, edit }] : [];
+}
+
+function withoutProp(block: readonly Worked[], prop: Prop): Repair[] {
+  const edits = block.map(({ item, exercise }) => {
+    const options = exercise.options
+      .filter(({ number }) => item.options?.includes(number) ?? true)
+      .filter((option) => !option.props.some((use) => use.prop === prop && !use.optional))
+      .map(({ number }) => number);
+    return options.length > 0
+      ? { type: 'setOptions' as const, itemId: item.id, options }
+      : undefined;
+  });
+  if (edits.includes(undefined)) return [];
+  const edit = together(edits);
+  return edit ? [{ label: `Do it without the ${PROP_WORDS[prop]}`, edit }] : [];
+}
+
+function leaveAllOut(block: readonly Worked[]): Repair[] {
+  const edit = together(
+    block.map(({ item }) => ({ type: 'removeItem' as const, itemId: item.id })),
+  );
+  return edit ? [{ label: `Leave ${block.length} items out`, edit }] : [];
+}

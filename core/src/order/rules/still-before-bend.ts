@@ -1,0 +1,61 @@
+import { effortOfExercise } from '../../body/demand.ts';
+import type { Exercise } from '../../movement/exercise.ts';
+import type { SpineMove } from '../../movement/vocabulary.ts';
+import { addBeforeIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
+import type { Rule } from '../rule.ts';
+import { unusedOf } from '../running-order.ts';
+
+/** Rounding with less load than this wakes the spine; it is not what the belly is warmed for. */
+const LOADED = 1;
+
+/** A still spine with the deep support at work. */
+export function warmsBelly(exercise: Exercise, moves: readonly SpineMove[]): boolean {
+  return (
+    moves.every((move) => move === 'still') &&
+    exercise.family !== 'release' &&
+    exercise.teaches.some(({ foundation }) => foundation === 'support' || foundation === 'levers')
+  );
+}
+
+export const stillBeforeBend: Rule = {
+  id: 'still-before-bend',
+  statement: 'The belly is warmed in a still spine before the first loaded rounding.',
+  kind: 'order',
+  why: 'A belly that has learned to draw in with a still spine hollows in the curl; one that has not domes.',
+  find(context) {
+    const bend = context.worked.find(
+      ({ timed }) => timed.moves.includes('round') && timed.spineLoad >= LOADED,
+    );
+    if (!bend) return [];
+    const isWarm = context.worked.some(
+      ({ at, exercise, timed }) => at < bend.at && warmsBelly(exercise, timed.moves),
+    );
+    if (isWarm) return [];
+    return [
+      {
+        key: 'first',
+        itemIds: [bend.item.id],
+        sentence: `${bend.exercise.name} is the first rounding under load, and no exercise before it warms the belly in a still spine.`,
+        candidates: () => {
+          const later = context.worked.filter(
+            ({ at, exercise, timed }) => at > bend.at && warmsBelly(exercise, timed.moves),
+          );
+          const gentle = unusedOf(context)
+            .filter((exercise) => warmsBelly(exercise, exercise.moves))
+            .sort(
+              (a, b) =>
+                Number(b.position === bend.timed.position) -
+                  Number(a.position === bend.timed.position) ||
+                effortOfExercise(a) - effortOfExercise(b),
+            );
+          return [
+            ...later.slice(0, 3).flatMap((warming) => moveBeforeEach(context, warming, [bend])),
+            ...moveAfterEach(context, bend, later.slice(0, 2)),
+            ...addBeforeIt(context, bend, gentle.slice(0, 4)),
+            leaveOut(bend),
+          ];
+        },
+      },
+    ];
+  },
+};
