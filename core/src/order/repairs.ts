@@ -17,6 +17,14 @@ export function leaveOut(worked: Worked): Repair {
   };
 }
 
+/** Nothing of these is left; the last resort of a rule about several. */
+export function leaveAllOut(items: readonly Worked[]): Repair[] {
+  const edit = together(
+    items.map(({ item }) => ({ type: 'removeItem' as const, itemId: item.id })),
+  );
+  return edit ? [{ label: `Leave ${items.length} items out`, edit }] : [];
+}
+
 /** Moves an item behind another one, whatever kind that is. */
 export function moveBehind(plan: Plan, itemId: string, anchorId: string): Edit | undefined {
   const anchor = placeOf(plan, anchorId);

@@ -1,8 +1,9 @@
+import type { Dose } from '../../movement/dose.ts';
 import { teaches, type Exercise } from '../../movement/exercise.ts';
 import { POSITION_WORDS } from '../../movement/words.ts';
 import { showClock } from '../../plan/show-time.ts';
 import type { TimedItem } from '../../plan/timing/timeline.ts';
-import { addAt } from '../repairs.ts';
+import { addAt, moveBehind, together } from '../repairs.ts';
 import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 import { newItem, placeAt, unusedOf } from '../running-order.ts';
 
@@ -91,12 +92,27 @@ function restLonger(context: RuleContext, missingS: number): Repair[] {
   const durationS = Math.min(1800, Math.ceil(wantedS / 15) * 15);
   const dose = { kind: 'free' as const, durationS, sets: 1, sides: 'none' as const, directions: 1 };
   const label = `${exercise.name} for ${showClock(durationS)}`;
-  if (rest) return [{ label, edit: { type: 'setDose', itemId: rest.itemId, dose } }];
+  if (rest) return restAtTheEnd(context, rest, label, dose);
   const at = context.timeline.items.length - trailingCount(context);
   const place = placeAt(context.plan, at);
   if (!place) return [];
   const item = { ...newItem(context.plan, exercise), dose };
   return [{ label: `Add ${label}`, edit: { type: 'addItem', ...place, item } }];
+}
+
+/** The rest that the class has already: longer, and at its end where it stands earlier. */
+function restAtTheEnd(
+  context: RuleContext,
+  rest: TimedItem,
+  label: string,
+  dose: Extract<Dose, { kind: 'free' }>,
+): Repair[] {
+  const setDose = { type: 'setDose' as const, itemId: rest.itemId, dose };
+  if (closing(context).includes(rest)) return [{ label, edit: setDose }];
+  const last = context.worked.at(-1);
+  const move = last && moveBehind(context.plan, rest.itemId, last.item.id);
+  const edit = together([setDose, move]);
+  return edit ? [{ label: `${label}, at the end`, edit }] : [];
 }
 
 /** Stretch first, rest after: a rest with stretches behind it has to be left again. */

@@ -17,7 +17,7 @@ describe('peak-late', () => {
     ['in the later middle', [...easy(6), 'middling', 'hard', ...easy(2)], 0],
     ['last', [...easy(8), 'middling', 'hard'], 1],
   ])('a peak that is %s', (_name, slugs, count) => {
-    expect(of(slugs).filter(({ key }) => key === 'peak')).toHaveLength(count);
+    expect(of(slugs).filter(({ key }) => key.startsWith('peak'))).toHaveLength(count);
   });
 
   it('says where it is', () => {
@@ -43,7 +43,7 @@ describe('peak-late', () => {
     const plan = makePlan([['middling', 'hard', ...easy(8)]]);
     const [finding] = findingsOf('peak-late', plan, catalogue);
     const after = repaired(plan, finding, /^Move hard after easy$/);
-    expect(findingsOf('peak-late', after, catalogue).filter(({ key }) => key === 'peak')).toEqual(
+    expect(findingsOf('peak-late', after, catalogue).filter(({ key }) => key.startsWith('peak'))).toEqual(
       [],
     );
   });

@@ -49,7 +49,7 @@ function misplacedPeak(context: RuleContext): Problem[] {
   const peak = hardest.reduce((a, b) => (away(shareOf(b)) < away(shareOf(a)) ? b : a));
   return [
     {
-      key: 'peak',
+      key: `peak ${peak.item.id}`,
       itemIds: hardest.map(({ item }) => item.id),
       sentence: `${peak.exercise.name} is the hardest (${peak.timed.effort} of 5) and comes at ${Math.round(100 * shareOf(peak))} % of the working time.`,
       candidates: () => [

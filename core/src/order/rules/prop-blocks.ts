@@ -3,7 +3,7 @@ import { PROPS } from '../../movement/vocabulary.ts';
 import { PROP_WORDS } from '../../movement/words.ts';
 import { SET_UP } from '../../plan/timing/pace.ts';
 import { showClock } from '../../plan/show-time.ts';
-import { leaveOut, moveBehind, moveAfterEach, together } from '../repairs.ts';
+import { leaveAllOut, leaveOut, moveBehind, moveAfterEach, together } from '../repairs.ts';
 import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 
 const uses = ({ option }: Worked, prop: Prop) =>
@@ -64,11 +64,4 @@ function withoutProp(block: readonly Worked[], prop: Prop): Repair[] {
   if (edits.includes(undefined)) return [];
   const edit = together(edits);
   return edit ? [{ label: `Do it without the ${PROP_WORDS[prop]}`, edit }] : [];
-}
-
-function leaveAllOut(block: readonly Worked[]): Repair[] {
-  const edit = together(
-    block.map(({ item }) => ({ type: 'removeItem' as const, itemId: item.id })),
-  );
-  return edit ? [{ label: `Leave ${block.length} items out`, edit }] : [];
 }

@@ -4,7 +4,7 @@ import { capital, listWords } from '../../movement/words.ts';
 import { showClock } from '../../plan/show-time.ts';
 import { coverDirections, DIRECTION_WORDS } from '../coverage.ts';
 import { addWhereItFits, bestPlace } from '../light-additions.ts';
-import { addAt, leaveOut, together } from '../repairs.ts';
+import { addAt, leaveAllOut, leaveOut, together } from '../repairs.ts';
 import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
 
@@ -48,20 +48,20 @@ function tooMuch(
   const most = DIRECTIONS.find((direction) => seconds[direction] > directedS * MOST);
   if (!most) return [];
   const least = DIRECTIONS.reduce((a, b) => (seconds[b] < seconds[a] ? b : a));
+  const turningThatWay = context.worked.filter(({ timed }) =>
+    timed.moves.some((move) => move === most.split('-')[0]),
+  );
   const share = Math.round((100 * seconds[most]) / directedS);
   return [
     {
       key: `too much ${most}`,
-      itemIds: context.worked
-        .filter(({ timed }) => timed.moves.some((move) => move === most.split('-')[0]))
-        .map(({ item }) => item.id),
+      itemIds: turningThatWay.map(({ item }) => item.id),
       sentence: `${capital(DIRECTION_WORDS[most])} takes ${share} % of the directed time (${showClock(seconds[most])}); ${DIRECTION_WORDS[least]} has least (${showClock(seconds[least])}).`,
       candidates: () => [
         ...addDirection(context, [least]),
         ...addOneOfEach(context, most),
-        ...context.worked
-          .filter(({ timed }) => timed.moves.some((move) => move === most.split('-')[0]))
-          .map(leaveOut),
+        ...turningThatWay.map(leaveOut),
+        ...leaveAllOut(turningThatWay),
       ],
     },
   ];
