@@ -1,7 +1,12 @@
 import type { Catalogue } from './movement/catalogue.ts';
-import { coverDirections, type DirectionCoverage } from './order/coverage.ts';
+import {
+  coverClass,
+  coverDirections,
+  type CoverageLine,
+  type DirectionCoverage,
+} from './order/coverage.ts';
 import { groupOf } from './order/group.ts';
-import { reviewOrder } from './order/review.ts';
+import { reviewOrder, ruleContext } from './order/review.ts';
 import type { Finding } from './order/rule.ts';
 import { roomFindings } from './order/room-findings.ts';
 import { timeFindings } from './order/time-findings.ts';
@@ -25,6 +30,8 @@ export interface ClassContext extends TimingContext {
 export interface Analysis {
   timeline: Timeline;
   coverage: DirectionCoverage;
+  /** Everything a class is made of, against the school's targets. Worked out when asked for. */
+  balance: () => CoverageLine[];
   options: OptionsPlan;
   props: PropNeed[];
   findings: Finding[];
@@ -40,15 +47,12 @@ export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext)
     return { options, props: planProps(timed, options, catalogue, context.cupboard) };
   };
   const { options, props } = fit(plan, timeline);
+  const group = groupOf(context.attendees, context.day);
+  const input = { plan, catalogue, timeline, retime, group };
+  const rules = ruleContext(input);
   const findings = [
     ...timeFindings(plan, catalogue, timeline),
-    ...reviewOrder({
-      plan,
-      catalogue,
-      timeline,
-      retime,
-      group: groupOf(context.attendees, context.day),
-    }),
+    ...reviewOrder(input, rules),
     ...roomFindings({
       plan,
       catalogue,
@@ -60,5 +64,12 @@ export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext)
       rework: (edited) => fit(edited, retime(edited)),
     }),
   ];
-  return { timeline, coverage: coverDirections(timeline), options, props, findings };
+  return {
+    timeline,
+    coverage: coverDirections(timeline),
+    balance: () => coverClass(rules),
+    options,
+    props,
+    findings,
+  };
 }

@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { timePlan } from '../plan/timing/time-plan.ts';
 import { makeCatalogue } from '../testing/make-exercise.ts';
 import { makePlan } from '../testing/make-plan.ts';
-import { coverDirections } from './coverage.ts';
+import { secondsOf } from '../plan/timing/timeline.ts';
+import { coverClass, coverDirections } from './coverage.ts';
+import { ruleContext } from './review.ts';
 
 const catalogue = makeCatalogue();
 const cover = (segments: Parameters<typeof makePlan>[0]) =>
@@ -55,5 +57,45 @@ describe('coverDirections', () => {
     const { seconds, directedS } = cover([['tilt', 'curl', 'twist', 'side-reach', 'lift']]);
     const sum = Object.values(seconds).reduce((total, each) => total + each, 0);
     expect(sum).toBeCloseTo(directedS, 9);
+  });
+});
+
+describe('coverClass', () => {
+  const plan = makePlan([['breathe', 'curl', 'twist', 'lift'], ['final-rest']], { targetS: 2400 });
+  const retime = (of: typeof plan) => timePlan(of, catalogue);
+  const timeline = retime(plan);
+  const lines = coverClass(ruleContext({ plan, catalogue, timeline, retime }));
+  const secondsIn = (group: string) =>
+    lines.filter((line) => line.group === group).reduce((sum, { seconds }) => sum + seconds, 0);
+
+  it('counts each second of every item in one position and one class of load', () => {
+    expect(secondsIn('positions')).toBe(timeline.totalS);
+    const work = timeline.items.reduce((sum, item) => sum + secondsOf(item, 'work', 'options'), 0);
+    expect(secondsIn('spine load')).toBe(work);
+  });
+
+  it('agrees with the directions', () => {
+    expect(secondsIn('directions')).toBeCloseTo(coverDirections(timeline).directedS, -1);
+  });
+
+  it('has a target for each body part that a long class touches, none in a short one', () => {
+    const wanted = (targetS: number) => {
+      const of = { ...plan, targetS };
+      return coverClass(ruleContext({ plan: of, catalogue, timeline, retime })).filter(
+        ({ group, leastS }) => group === 'body parts' && leastS,
+      ).length;
+    };
+    expect(wanted(2400)).toBe(8);
+    expect(wanted(1800)).toBe(0);
+  });
+
+  it('allows less heavy load where the school is careful', () => {
+    const heavy = (school: 'graded-load' | 'classic') => {
+      const of = { ...plan, school };
+      return coverClass(ruleContext({ plan: of, catalogue, timeline, retime })).find(({ name }) =>
+        name.startsWith('4'),
+      )?.mostS;
+    };
+    expect(heavy('graded-load')).toBeLessThan(heavy('classic') ?? 0);
   });
 });

@@ -79,8 +79,7 @@ export interface ReviewInput {
 }
 
 /** What is out of order, why it matters, and repairs that were tried and truly clear it. */
-export function reviewOrder(input: ReviewInput): Finding[] {
-  const context = ruleContext(input);
+export function reviewOrder(input: ReviewInput, context = ruleContext(input)): Finding[] {
   if (context.worked.length === 0) return [];
   return inForce(context).flatMap((rule) =>
     rule.find(context).map((problem): Finding => {

@@ -82,6 +82,20 @@ export const SchoolDefaults = z.strictObject({
 });
 export type SchoolDefaults = z.infer<typeof SchoolDefaults>;
 
+const share = z.number().min(0).max(1);
+
+/** What a class should hold, as shares of its time (of its directed time, for directions). */
+const SchoolTargets = z.strictObject({
+  directionLeast: share,
+  directionMost: share,
+  supportLeast: share,
+  releaseLeast: share,
+  /** Spine load classes 3 and 4 together. */
+  heavyMost: share,
+  handsMost: share,
+});
+export type SchoolTargets = z.infer<typeof SchoolTargets>;
+
 /** A way of teaching: which rules bind, what the search weighs, and what is usual. */
 export const SchoolRules = z.strictObject({
   id: SLUG,
@@ -94,6 +108,7 @@ export const SchoolRules = z.strictObject({
   defaults: SchoolDefaults,
   /** The most effort that the swell's band reaches, 1 to 5. */
   effortCeiling: z.number().min(1).max(5),
+  targets: SchoolTargets,
 });
 export type SchoolRules = z.infer<typeof SchoolRules>;
 

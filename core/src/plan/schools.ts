@@ -6,6 +6,7 @@ import {
   type RuleId,
   type SchoolDefaults,
   type SchoolRules,
+  type SchoolTargets,
   type Standing,
 } from './school.ts';
 
@@ -49,6 +50,16 @@ const USUAL: Record<RuleId, Standing> = {
   'face-the-room': 'should',
 };
 
+/** Shares of a usual class. Common practice. */
+const TARGETS: SchoolTargets = {
+  directionLeast: 0.05,
+  directionMost: 0.5,
+  supportLeast: 0.08,
+  releaseLeast: 0.1,
+  heavyMost: 0.25,
+  handsMost: 0.2,
+};
+
 interface Preset {
   name: string;
   why: string;
@@ -56,6 +67,7 @@ interface Preset {
   weights?: Partial<Record<CostId, number>>;
   defaults?: Partial<SchoolDefaults>;
   effortCeiling?: number;
+  targets?: Partial<SchoolTargets>;
 }
 
 function school(id: SchoolId, preset: Preset): SchoolRules {
@@ -70,6 +82,7 @@ function school(id: SchoolId, preset: Preset): SchoolRules {
     weights,
     defaults: { ...DEFAULTS, ...preset.defaults },
     effortCeiling: preset.effortCeiling ?? 4.6,
+    targets: { ...TARGETS, ...preset.targets },
   };
 }
 
@@ -95,6 +108,7 @@ export const SCHOOLS: Record<SchoolId, SchoolRules> = {
       dose: { kind: 'counted', least: 8, most: 10 },
     },
     effortCeiling: 3.2,
+    targets: { heavyMost: 0.05, releaseLeast: 0.12 },
   }),
   'timed-sets': school('timed-sets', {
     name: 'Timed sets',
@@ -133,6 +147,13 @@ export const SCHOOLS: Record<SchoolId, SchoolRules> = {
       dose: { kind: 'counted', least: 3, most: 10 },
     },
     effortCeiling: 5,
+    targets: {
+      directionLeast: 0,
+      directionMost: 1,
+      releaseLeast: 0,
+      heavyMost: 0.8,
+      handsMost: 0.3,
+    },
   }),
 };
 

@@ -43,8 +43,8 @@ describe('peak-late', () => {
     const plan = makePlan([['middling', 'hard', ...easy(8)]]);
     const [finding] = findingsOf('peak-late', plan, catalogue);
     const after = repaired(plan, finding, /^Move hard after easy$/);
-    expect(findingsOf('peak-late', after, catalogue).filter(({ key }) => key.startsWith('peak'))).toEqual(
-      [],
-    );
+    expect(
+      findingsOf('peak-late', after, catalogue).filter(({ key }) => key.startsWith('peak')),
+    ).toEqual([]);
   });
 });
