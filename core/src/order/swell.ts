@@ -1,7 +1,7 @@
 import type { SchoolRules } from '../plan/school.ts';
 
 /** Effort that a school likes at a share of the class (0 to 1): lowest and highest. Common practice. */
-interface BandPoint {
+export interface BandPoint {
   share: number;
   low: number;
   high: number;

@@ -40,6 +40,7 @@ export type Standing = z.infer<typeof Standing>;
 /** What the search counts, besides the seconds of setting up. */
 export const COST_IDS = [
   'set-up',
+  'moves',
   'effort',
   'jump',
   'load',

@@ -10,7 +10,7 @@ const LIFTED = 0.06;
 const KNOWN = new WeakMap<Option, boolean>();
 
 /** On the back with the pelvis off the floor in some key pose: the neck must be free. */
-function liftsPelvis({ option, timed }: Worked): boolean {
+export function liftsPelvis({ option, timed }: Worked): boolean {
   if (timed.position !== 'supine') return false;
   const known = KNOWN.get(option);
   if (known !== undefined) return known;
@@ -19,7 +19,7 @@ function liftsPelvis({ option, timed }: Worked): boolean {
   return lifts;
 }
 
-const supportsHead = ({ option }: Worked) =>
+export const supportsHead = ({ option }: Worked) =>
   option.props.some(({ place, optional }) => place === 'under head' && !optional);
 
 export const headSupportOut: Rule = {

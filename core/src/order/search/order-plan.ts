@@ -1,0 +1,301 @@
+import { listWords } from '../../movement/words.ts';
+import type { Edit } from '../../plan/edits.ts';
+import { applyEdit } from '../../plan/edits.ts';
+import type { Plan } from '../../plan/plan.ts';
+import { COST_IDS, type CostId } from '../../plan/school.ts';
+import { timePlan, type TimingContext } from '../../plan/timing/time-plan.ts';
+import type { Catalogue } from '../../movement/catalogue.ts';
+import { together } from '../repairs.ts';
+import type { Group } from '../group.ts';
+import { lowerBound } from './bound.ts';
+import { buildProblem, type OrderLocks } from './build-problem.ts';
+import { searchSubsets } from './exact.ts';
+import { improve } from './improve.ts';
+import { movesBetween, reorder } from './moves.ts';
+import { nearToday } from './near-today.ts';
+import type { OrderProblem, ScoredOrder } from './problem.ts';
+import { scoreOrder, type OrderScore } from './score-order.ts';
+
+export interface OrderInput {
+  plan: Plan;
+  catalogue: Catalogue;
+  timing: TimingContext;
+  group: Group;
+  locks?: Partial<OrderLocks>;
+  /** The same seed gives the same result. */
+  seed?: number;
+  effort?: Partial<SearchEffort>;
+}
+
+export interface SearchEffort {
+  /** Orders scored to have something good before the exact search begins, and when it gives up. */
+  firstEvaluations: number;
+  furtherEvaluations: number;
+  /** Sets with a last unit that the exact search may keep. */
+  mostStates: number;
+}
+
+const USUAL_EFFORT: SearchEffort = {
+  firstEvaluations: 6_000,
+  furtherEvaluations: 120_000,
+  mostStates: 3_000_000,
+};
+
+const NO_LOCKS: OrderLocks = { pinned: new Set(), joined: new Set(), partsStay: true };
+
+/** Gains smaller than this, in seconds-equivalent, are not worth a move. */
+const WORTH_S = 0.5;
+/** Costs are seconds: what is nearer than this to the bound is best. */
+const TO_THE_SECOND_S = 1;
+
+export interface OrderProgress {
+  phase: 'a good start' | 'every order that can matter' | 'looking further';
+  /** The best so far, in seconds-equivalent, and what today's order costs. */
+  bestS: number;
+  nowS: number;
+  states: number;
+  /** The best order so far, should the search be stopped here. */
+  result: () => OrderResult;
+}
+
+export interface OrderMove {
+  itemIds: string[];
+  /** In words: what is moved behind what. */
+  label: string;
+  edit: Edit;
+  /** What it gains by itself, in seconds-equivalent; negative when it pays only with the others. */
+  gainS: number;
+  /** How many broken constraints it mends. */
+  mends: number;
+  /** What that gain is made of, largest first. */
+  gains: { cost: CostId; seconds: number }[];
+}
+
+export interface OrderResult {
+  status: 'proved best' | 'within';
+  /** How far the best can be from the optimum at most, as a share of its cost; 0 when proved. */
+  gap: number;
+  lowerBoundS: number;
+  nowS: number;
+  /** How many constraints today's order breaks: rules that must hold and could. */
+  brokenNow: number;
+  bestS: number;
+  now: Record<CostId, number>;
+  best: Record<CostId, number>;
+  /** The whole plan in the best order found. */
+  plan: Plan;
+  /** All moves at once; undefined when there is nothing to gain. */
+  edit: Edit | undefined;
+  moves: OrderMove[];
+  states: number;
+  seed: number;
+}
+
+/**
+ * The best running order that can be found: a good start by local search, then every set of items that
+ * can matter; where these are too many, further local search beside a lower bound. Yields progress.
+ */
+export function* searchOrder(input: OrderInput): Generator<OrderProgress, OrderResult> {
+  const bound = yield* searchWith(input, true);
+  // Locks can leave no order that keeps every rule; then the rules only cost.
+  return bound ?? (yield* searchWith(input, false)) ?? nothingFound();
+}
+
+function nothingFound(): never {
+  throw new Error('an order without constraints is always possible');
+}
+
+function problemOf(input: OrderInput, plan: Plan, rulesBind: boolean): OrderProblem {
+  const { catalogue, timing, group } = input;
+  const timeline = timePlan(plan, catalogue, timing);
+  const context = {
+    catalogue,
+    timeline,
+    group,
+    ...(timing.familiar ? { familiar: timing.familiar } : {}),
+  };
+  return buildProblem(plan, context, { ...NO_LOCKS, ...input.locks, rulesBind });
+}
+
+/** Undefined where no order keeps every constraint. */
+function* searchWith(
+  input: OrderInput,
+  rulesBind: boolean,
+): Generator<OrderProgress, OrderResult | undefined> {
+  const seed = input.seed ?? 1;
+  const effort = { ...USUAL_EFFORT, ...input.effort };
+  const problem = problemOf(input, input.plan, rulesBind);
+  const today = problem.groups.flat();
+  const now = scoreOrder(problem, today);
+  let states = 0;
+  let best: ScoredOrder = { units: today, costS: now.breaks > 0 ? Infinity : now.costS };
+  const progress = (phase: OrderProgress['phase']): OrderProgress => {
+    const found = best;
+    const reached = states;
+    return {
+      phase,
+      bestS: Math.min(best.costS, now.costS),
+      nowS: now.costS,
+      states,
+      result: () => {
+        const bound = lowerBound(problem);
+        return conclude(input, problem, now, found, { bound, states: reached, seed, rulesBind });
+      },
+    };
+  };
+
+  for (const step of improve(problem, today, { seed, evaluations: effort.firstEvaluations })) {
+    best = better(problem, best, step.best);
+    yield progress('a good start');
+  }
+  const search = searchSubsets(problem, { known: best.costS, mostStates: effort.mostStates });
+  let step = search.next();
+  while (!step.done) {
+    states = step.value;
+    yield progress('every order that can matter');
+    step = search.next();
+  }
+  const exact = step.value;
+  states = exact.states;
+  if (exact.kind !== 'too-many') {
+    if (exact.kind === 'best') best = exact.order;
+    if (!Number.isFinite(best.costS)) return undefined;
+    return conclude(input, problem, now, best, { bound: best.costS, states, seed, rulesBind });
+  }
+  for (const more of improve(problem, best.units, {
+    seed: seed + 1,
+    evaluations: effort.furtherEvaluations,
+  })) {
+    best = better(problem, best, more.best);
+    yield progress('looking further');
+  }
+  const bound = Math.max(exact.bound, lowerBound(problem));
+  return conclude(input, problem, now, best, { bound, states, seed, rulesBind });
+}
+
+/** The search run to its end. */
+export function orderPlan(input: OrderInput): OrderResult {
+  const search = searchOrder(input);
+  let step = search.next();
+  while (!step.done) step = search.next();
+  return step.value;
+}
+
+/** Takes a found order only when it keeps every constraint. */
+function better(problem: OrderProblem, best: ScoredOrder, found: ScoredOrder): ScoredOrder {
+  if (found.costS >= best.costS) return best;
+  return scoreOrder(problem, found.units).breaks > 0 ? best : found;
+}
+
+interface SearchEnd {
+  bound: number;
+  states: number;
+  seed: number;
+  rulesBind: boolean;
+}
+
+function conclude(
+  input: OrderInput,
+  problem: OrderProblem,
+  now: OrderScore,
+  found: ScoredOrder,
+  { bound, states, seed, rulesBind }: SearchEnd,
+): OrderResult {
+  const { plan } = input;
+  const isBetter = found.costS < now.costS - WORTH_S || now.breaks > 0;
+  const today = problem.groups.flat();
+  const units =
+    isBetter && Number.isFinite(found.costS)
+      ? nearToday(problem, found, today, WORTH_S).units
+      : today;
+  const best = scoreOrder(problem, units);
+  const target = isBetter ? reorder(plan, idsInOrder(plan, problem, units)) : plan;
+  const moves = movesBetween(plan, target);
+  const missing = Math.max(0, best.costS - bound);
+  const gap = missing < TO_THE_SECOND_S ? 0 : missing / Math.max(1, best.costS);
+  return {
+    status: gap === 0 ? 'proved best' : 'within',
+    gap,
+    lowerBoundS: Math.min(bound, best.costS),
+    nowS: now.costS,
+    brokenNow: now.breaks,
+    bestS: best.costS,
+    now: now.parts,
+    best: best.parts,
+    plan: target,
+    edit: together(moves.map(({ edit }) => edit)),
+    moves: moves.map((move) => explainMove(input, now, move, rulesBind)),
+    states,
+    seed,
+  };
+}
+
+/** Ids of all items in the new order, pauses in their places. */
+function idsInOrder(plan: Plan, problem: OrderProblem, units: readonly number[]): string[] {
+  const isSplit = problem.groups.length === plan.segments.length;
+  const lists = isSplit
+    ? plan.segments.map(({ items }) => items)
+    : [plan.segments.flatMap(({ items }) => items)];
+  let from = 0;
+  return lists.flatMap((list, group) => {
+    const size = problem.groups[group]?.length ?? 0;
+    const items = units
+      .slice(from, from + size)
+      .flatMap((unit) =>
+        (problem.units[unit] ?? []).map((index) => problem.items[index]?.itemId ?? ''),
+      );
+    from += size;
+    let next = 0;
+    return list.map((item) => {
+      if (item.kind === 'pause') return item.id;
+      next += 1;
+      return items[next - 1] ?? item.id;
+    });
+  });
+}
+
+function explainMove(
+  input: OrderInput,
+  now: OrderScore,
+  { itemIds, edit }: { itemIds: string[]; edit: Edit },
+  rulesBind: boolean,
+): OrderMove {
+  const alone = applyEdit(input.plan, edit);
+  if (!alone.ok) throw new Error(`${itemIds.join(', ')} can't be moved`);
+  const problem = problemOf(input, alone.plan, rulesBind);
+  const after = scoreOrder(problem, problem.groups.flat());
+  const gains = COST_IDS.map((cost) => ({ cost, seconds: now.parts[cost] - after.parts[cost] }))
+    .filter(({ seconds }) => Math.abs(seconds) >= WORTH_S)
+    .sort((a, b) => b.seconds - a.seconds);
+  return {
+    itemIds,
+    label: labelOf(input, itemIds, edit),
+    edit,
+    gainS: now.costS - after.costS,
+    mends: now.breaks - after.breaks,
+    gains,
+  };
+}
+
+function labelOf({ plan, catalogue }: OrderInput, itemIds: readonly string[], edit: Edit): string {
+  const nameOf = new Map(
+    plan.segments.flatMap((segment) =>
+      segment.items.map((item) => [
+        item.id,
+        item.kind === 'pause' ? item.label : catalogue.require(item.exercise).name,
+      ]),
+    ),
+  );
+  const names = listWords(itemIds.map((id) => nameOf.get(id) ?? id));
+  const result = applyEdit(plan, edit);
+  if (!result.ok) return names;
+  for (const segment of result.plan.segments) {
+    const at = segment.items.findIndex(({ id }) => id === itemIds[0]);
+    if (at < 0) continue;
+    const before = segment.items[at - 1];
+    return before
+      ? `${names} after ${nameOf.get(before.id) ?? ''}`
+      : `${names} first in ${segment.name}`;
+  }
+  return names;
+}
