@@ -1,5 +1,6 @@
 import type { OrderProblem } from './problem.ts';
 import { effortCost } from './state.ts';
+import { unavoidableS } from './unavoidable.ts';
 
 /** Steps of the multipliers, and how far the first one goes. */
 const STEPS = 120;
@@ -10,7 +11,7 @@ const SAMPLES = 24;
 const NO_PAUSES: ReadonlyMap<number, number> = new Map();
 
 /**
- * A lower bound on the cost of any order. For each group it finds the cheapest walk through as many
+ * A lower bound on the cost of any order: what none can avoid, and the steps. For each group it finds the cheapest walk through as many
  * places as there are units, letting it visit a unit twice, and raises the price of what is visited too
  * often (Lagrange multipliers, subgradient steps: Held and Karp, Operations Research 18 (1970), from
  * memory, carried over to walks that know their place and what must come before what).
@@ -19,7 +20,7 @@ export function lowerBound(problem: OrderProblem): number {
   let doneS = 0;
   let entries: number[] = [];
   let wasPaused = false;
-  let sum = 0;
+  let sum = unavoidableS(problem);
   problem.groups.forEach((group, index) => {
     const pausesS = [...(problem.pauses[index]?.values() ?? [])].reduce((a, b) => a + b, 0);
     const ownS = group.reduce((total, unit) => total + unitS(problem, unit), 0);
