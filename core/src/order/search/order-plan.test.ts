@@ -1,0 +1,198 @@
+import { describe, expect, it } from 'vitest';
+import { applyEdit } from '../../plan/edits.ts';
+import { itemsOf, Plan } from '../../plan/plan.ts';
+import { randomClass, type RandomClass } from '../../testing/random-order-problem.ts';
+import { makeCatalogue, makeExercise } from '../../testing/make-exercise.ts';
+import { makePlan } from '../../testing/make-plan.ts';
+import { groupOf } from '../group.ts';
+import { movesBetween } from './moves.ts';
+import { orderPlan, searchOrder, type OrderInput } from './order-plan.ts';
+
+const NOBODY = groupOf([], '2026-11-25');
+const inputOf = ({ plan, catalogue, familiar }: RandomClass): OrderInput => ({
+  plan,
+  catalogue,
+  timing: { familiar },
+  group: NOBODY,
+});
+const ids = (plan: Plan) => itemsOf(plan).map(({ id }) => id);
+const CLASSES = Array.from({ length: 12 }, (_, index) =>
+  randomClass(60 + index, 6 + index, 1 + (index % 3), index % 3),
+);
+
+describe('orderPlan', () => {
+  it.each(CLASSES)('keeps every item, and is no worse than today', (lesson) => {
+    const result = orderPlan(inputOf(lesson));
+    expect([...ids(result.plan)].sort()).toEqual([...ids(lesson.plan)].sort());
+    expect(Plan.safeParse(result.plan).success).toBe(true);
+    expect(result.status).toBe('proved best');
+    if (result.brokenNow === 0) expect(result.bestS).toBeLessThanOrEqual(result.nowS + 1e-6);
+  });
+
+  it.each(CLASSES)('comes to its order by its moves, and back by their inverse', (lesson) => {
+    const { plan, edit, moves } = orderPlan(inputOf(lesson));
+    if (!edit) {
+      expect(ids(plan)).toEqual(ids(lesson.plan));
+      return;
+    }
+    const result = applyEdit(lesson.plan, edit);
+    if (!result.ok) throw new Error(result.reason.code);
+    expect(result.plan).toEqual(plan);
+    const back = applyEdit(result.plan, result.inverse);
+    expect(back.ok && back.plan).toEqual(lesson.plan);
+    let current = lesson.plan;
+    for (const move of moves) {
+      const step = applyEdit(current, move.edit);
+      if (!step.ok) throw new Error(`${move.label}: ${step.reason.code}`);
+      current = step.plan;
+    }
+    expect(current).toEqual(plan);
+  });
+
+  it('has nothing to gain twice', () => {
+    for (const lesson of CLASSES.slice(0, 5)) {
+      const { plan } = orderPlan(inputOf(lesson));
+      const again = orderPlan({ ...inputOf(lesson), plan });
+      expect(again.moves).toEqual([]);
+      expect(again.edit).toBeUndefined();
+    }
+  });
+
+  it('says what each move gains by itself', () => {
+    for (const lesson of CLASSES.slice(0, 5)) {
+      for (const move of orderPlan(inputOf(lesson)).moves) {
+        const total = move.gains.reduce((sum, { seconds }) => sum + seconds, 0);
+        expect(Math.abs(total - move.gainS)).toBeLessThan(12 * 0.5);
+        expect(move.label).toMatch(/ after | first in /);
+      }
+    }
+  });
+
+  it('gives the same for the same seed', () => {
+    const lesson = randomClass(77, 22, 1, 1);
+    const few = { effort: { mostStates: 500, firstEvaluations: 800, furtherEvaluations: 800 } };
+    const once = orderPlan({ ...inputOf(lesson), ...few, seed: 9 });
+    expect(orderPlan({ ...inputOf(lesson), ...few, seed: 9 })).toEqual(once);
+  });
+
+  it('says how far it can be from the best where there are too many orders', () => {
+    const lesson = randomClass(78, 26, 1, 0);
+    const few = { effort: { mostStates: 300, firstEvaluations: 1500, furtherEvaluations: 1500 } };
+    const result = orderPlan({ ...inputOf(lesson), ...few });
+    expect(result.status).toBe('within');
+    expect(result.gap).toBeGreaterThan(0);
+    expect(result.gap).toBeLessThan(1);
+    expect(result.lowerBoundS).toBeLessThanOrEqual(result.bestS);
+  });
+
+  it('can be stopped with the best so far', () => {
+    const lesson = randomClass(79, 18, 1, 0);
+    const search = searchOrder(inputOf(lesson));
+    const step = search.next();
+    if (step.done) throw new Error('ended at once');
+    const stopped = step.value.result();
+    expect([...ids(stopped.plan)].sort()).toEqual([...ids(lesson.plan)].sort());
+    expect(stopped.lowerBoundS).toBeLessThanOrEqual(stopped.bestS + 1e-6);
+  });
+
+  it('has nothing to say about an empty class', () => {
+    const result = orderPlan({
+      plan: makePlan([[], []]),
+      catalogue: makeCatalogue(),
+      timing: {},
+      group: NOBODY,
+    });
+    expect(result).toMatchObject({ status: 'proved best', moves: [], nowS: 0, bestS: 0 });
+  });
+});
+
+describe('locks', () => {
+  const catalogue = makeCatalogue();
+  const plan = makePlan([
+    ['fold', 'curl', 'breathe', 'tilt'],
+    ['twist', 'side-reach', 'lift', 'hug'],
+  ]);
+  const order = (locks: OrderInput['locks'], of = plan) =>
+    orderPlan({ plan: of, catalogue, timing: {}, group: NOBODY, ...(locks ? { locks } : {}) }).plan;
+
+  it('keeps items in their parts, unless they may leave them', () => {
+    const inFirst = (of: Plan) => [...(of.segments[0]?.items ?? [])].map(({ id }) => id).sort();
+    expect(inFirst(order({}))).toEqual(inFirst(plan));
+    const free = order({ partsStay: false });
+    expect(free.segments.map(({ items }) => items.length)).toEqual([4, 4]);
+    expect(ids(free)[0]).toBe('breathe');
+  });
+
+  it('keeps what is pinned in its place', () => {
+    const pinned = order({ pinned: new Set(['fold', 'lift']) });
+    expect(pinned.segments[0]?.items[0]?.id).toBe('fold');
+    expect(pinned.segments[1]?.items[2]?.id).toBe('lift');
+  });
+
+  it('keeps neighbours that are joined', () => {
+    const joined = ids(order({ joined: new Set(['breathe']) }));
+    expect(joined.indexOf('breathe')).toBe(joined.indexOf('curl') + 1);
+  });
+
+  it('keeps both sides of a block together', () => {
+    const side = (sides: 'left' | 'right'): [string, object] => [
+      'leg-lift',
+      { dose: { kind: 'repetitions', count: 8, sets: 1, sides, directions: 1 } },
+    ];
+    const sided = makePlan([['fold', side('left'), side('right'), 'breathe', 'curl']]);
+    const after = ids(order({}, sided));
+    expect(after.indexOf('leg-lift-2')).toBe(after.indexOf('leg-lift') + 1);
+  });
+
+  it('leaves pauses where they are', () => {
+    const paused = makePlan([[{ pauseS: 60 }, 'fold', 'curl', { pauseS: 30 }, 'breathe', 'tilt']]);
+    const after = ids(order({}, paused));
+    expect(after[0]).toBe('pause');
+    expect(after[3]).toBe('pause-2');
+  });
+
+  it('finds an order even where pins leave none that keeps every rule', () => {
+    const parts = makeCatalogue([
+      makeExercise('half', { prepares: ['whole'] }),
+      makeExercise('whole'),
+    ]);
+    const against = makePlan([['whole', 'breathe', 'half']]);
+    const result = orderPlan({
+      plan: against,
+      catalogue: parts,
+      timing: {},
+      group: NOBODY,
+      locks: { pinned: new Set(['whole', 'breathe', 'half']) },
+    });
+    expect(ids(result.plan)).toEqual(ids(against));
+  });
+});
+
+describe('movesBetween', () => {
+  it('moves as few as it can: what is on the longest common run stays', () => {
+    const from = makePlan([['a', 'b', 'c', 'd', 'e']]);
+    const to = makePlan([['b', 'c', 'd', 'a', 'e']]);
+    expect(movesBetween(from, to).map(({ itemIds }) => itemIds)).toEqual([['a']]);
+  });
+
+  it('takes neighbours together', () => {
+    const from = makePlan([['a', 'b', 'c', 'd', 'e']]);
+    const to = makePlan([['c', 'd', 'e', 'a', 'b']]);
+    expect(movesBetween(from, to).map(({ itemIds }) => itemIds)).toEqual([['a', 'b']]);
+  });
+
+  it('moves over parts', () => {
+    const from = makePlan([['a', 'b'], ['c']]);
+    const to = {
+      ...from,
+      segments: [
+        { ...from.segments[0], items: from.segments[0]?.items.slice(0, 1) },
+        {
+          ...from.segments[1],
+          items: [...(from.segments[1]?.items ?? []), ...(from.segments[0]?.items.slice(1) ?? [])],
+        },
+      ],
+    } as Plan;
+    expect(movesBetween(from, to).map(({ itemIds }) => itemIds)).toEqual([['b']]);
+  });
+});
