@@ -1,3 +1,4 @@
+import { LinearProgram } from '../draft/linear-program.ts';
 import type { OrderProblem } from '../order/search/problem.ts';
 
 /**
@@ -6,7 +7,7 @@ import type { OrderProblem } from '../order/search/problem.ts';
  * numbers with the search, not its code.
  */
 export function orderProgram(problem: OrderProblem): string {
-  const program = new Program();
+  const program = new LinearProgram();
   const count = problem.items.length;
   const indices = Array.from({ length: count }, (_, index) => index);
   const pairs = indices.flatMap((i) => indices.filter((j) => j !== i).map((j) => [i, j] as const));
@@ -99,7 +100,7 @@ export function orderProgram(problem: OrderProblem): string {
 
 /** The effort cost goes straight between these shares of the class; a binary says between which two. */
 function effortRows(
-  program: Program,
+  program: LinearProgram,
   problem: OrderProblem,
   j: number,
   indices: readonly number[],
@@ -157,34 +158,4 @@ function effortAt(problem: OrderProblem, effort: number, share: number): number 
   if (problem.hardestCount === 0 || effort < problem.hardest) return outside;
   const away = Math.max(0, PEAK[0] - share, share - PEAK[1]);
   return outside + (away * 10 * problem.place.peak) / problem.hardestCount;
-}
-
-/** A linear program as it grows. */
-class Program {
-  readonly #costs = new Map<string, number>();
-  readonly #rows: string[] = [];
-  readonly #binaries: string[] = [];
-
-  binary(name: string, cost: number): void {
-    this.#binaries.push(name);
-    this.cost(name, cost);
-  }
-
-  /** Anything from 0 up, which is what a variable is unless it is said otherwise. */
-  positive(name: string, cost: number): void {
-    this.cost(name, cost);
-  }
-
-  cost(name: string, cost: number): void {
-    this.#costs.set(name, (this.#costs.get(name) ?? 0) + cost);
-  }
-
-  row(text: string): void {
-    this.#rows.push(` c${this.#rows.length}: ${text}`);
-  }
-
-  text(): string {
-    const objective = [...this.#costs].map(([name, cost]) => `${cost} ${name}`).join('\n + ');
-    return `Minimize\n obj: ${objective}\nSubject To\n${this.#rows.join('\n')}\nBinary\n ${this.#binaries.join('\n ')}\nEnd\n`;
-  }
 }

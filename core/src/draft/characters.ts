@@ -1,0 +1,73 @@
+import type { Choice } from './pool.ts';
+import type { DraftWishes } from './wishes.ts';
+
+/** What one of the proposals is made for. Costs are points; less is better. */
+export interface Character {
+  id: 'near' | 'fresh' | 'calm';
+  /** What it is, in a few words for its heading. */
+  name: string;
+  cost: (choice: Choice, wishes: DraftWishes) => number;
+  /** For each second that a dose is longer or shorter than usual. */
+  doseCost: number;
+  positionCost: number;
+  propCost: number;
+}
+
+/** Swaps and versions are dear; so is what is far harder than the group works at. */
+const TOO_HARD = 3;
+const SWAP = 4;
+const VERSION = 2;
+const THEME = 6;
+/** Up to this effort nothing is too hard for a mixed group. */
+const USUAL_EFFORT = 2;
+
+function plain(choice: Choice, wishes: DraftWishes, recent: number, fresh: number): number {
+  const { exercise } = choice;
+  const isTheme =
+    wishes.foundations.some((id) => exercise.teaches.some(({ foundation }) => foundation === id)) ||
+    wishes.bodyParts.some((part) => exercise.bodyParts.includes(part)) ||
+    wishes.directions.some((id) => exercise.moves.some((move) => move === id.split('-')[0]));
+  return (
+    TOO_HARD * Math.max(0, choice.effort - USUAL_EFFORT) +
+    SWAP * choice.swaps +
+    VERSION * Math.max(0, choice.versions - 2) -
+    (isTheme ? THEME : 0) +
+    (choice.isLate ? recent : 0) +
+    (choice.isNew ? fresh : 0) +
+    chance(`${exercise.slug} ${wishes.seed}`) * 3
+  );
+}
+
+/** The same small number for the same words: ties are broken by the seed, not by the alphabet. */
+function chance(words: string): number {
+  let hash = 2166136261;
+  for (const letter of words) hash = Math.imul(hash ^ letter.charCodeAt(0), 16777619);
+  return ((hash >>> 0) % 1000) / 1000;
+}
+
+export const CHARACTERS: readonly Character[] = [
+  {
+    id: 'near',
+    name: 'Nearest to your wishes',
+    cost: (choice, wishes) => plain(choice, wishes, 3, 2),
+    doseCost: 0.02,
+    positionCost: 4,
+    propCost: 8,
+  },
+  {
+    id: 'fresh',
+    name: 'Most that is fresh',
+    cost: (choice, wishes) => plain(choice, wishes, 14, -3),
+    doseCost: 0.02,
+    positionCost: 2,
+    propCost: 2,
+  },
+  {
+    id: 'calm',
+    name: 'Fewest changes',
+    cost: (choice, wishes) => plain(choice, wishes, 3, 5),
+    doseCost: 0,
+    positionCost: 25,
+    propCost: 18,
+  },
+];

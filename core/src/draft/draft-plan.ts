@@ -1,0 +1,206 @@
+import { listWords, POSITION_WORDS } from '../movement/words.ts';
+import { groupOf, type Group } from '../order/group.ts';
+import { reviewOrder } from '../order/review.ts';
+import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
+import { showClock } from '../plan/show-time.ts';
+import { timePlan } from '../plan/timing/time-plan.ts';
+import { buildClass, TOLERANCE_S, type Chosen } from './build-class.ts';
+import { CHARACTERS, type Character } from './characters.ts';
+import { classProgram, variableOf } from './class-program.ts';
+import { poolOf, type Choice, type DraftContext } from './pool.ts';
+import { smallestConflict } from './smallest-conflict.ts';
+import type { Solve } from './solver.ts';
+import { whyChosen } from './why-chosen.ts';
+import { wishList, type Wish } from './wish-list.ts';
+import type { DraftWishes } from './wishes.ts';
+
+export interface Proposal {
+  id: Character['id'];
+  name: string;
+  plan: Plan;
+  totalS: number;
+  /** Why each item is there, by item id. */
+  reasons: Record<string, string>;
+  /** What sets it apart, in a sentence or two. */
+  character: string;
+  /** How many findings of order are left in it. */
+  findings: number;
+}
+
+export type DraftResult =
+  | { kind: 'proposals'; proposals: Proposal[] }
+  /** The smallest set of wishes that can't be had together, in words. */
+  | { kind: 'conflict'; wishes: string[] }
+  /** No class was found in the time that was given to the search, and none was shown to be impossible. */
+  | { kind: 'not-found' };
+
+export interface DraftProgress {
+  phase: 'measuring the exercises' | 'choosing' | 'ordering' | 'looking for what is in the way';
+  /** How many of the proposals are ready. */
+  ready: number;
+  of: number;
+}
+
+/** Limits for one program: to choose a class, and only to see whether there is one. */
+const CHOOSE = { seconds: 2, gap: 0.06 } as const;
+const LOOK = { seconds: 2, gap: 10 } as const;
+/** How often a choice is made again after its length was measured in its order. */
+const TRIES = 3;
+
+/** A character that only asks whether there is a class at all. */
+const ANY: Character = {
+  id: 'near',
+  name: '',
+  cost: () => 0,
+  doseCost: 0,
+  positionCost: 0,
+  propCost: 0,
+};
+
+/**
+ * Three classes that fulfil the wishes, each for another reason; or the smallest set of wishes that
+ * can't be had together. Yields progress. Wishes must have passed `checkWishes`.
+ */
+export function* draftPlan(
+  wishes: DraftWishes,
+  context: DraftContext,
+  solve: Solve,
+): Generator<DraftProgress, DraftResult> {
+  const of = CHARACTERS.length;
+  yield { phase: 'measuring the exercises', ready: 0, of };
+  const group = groupOf(context.attendees, context.day);
+  const pool = poolOf(wishes, context);
+  const list = wishList(wishes, pool, context.catalogue);
+  const proposals: Proposal[] = [];
+  for (const character of CHARACTERS) {
+    yield { phase: 'choosing', ready: proposals.length, of };
+    const earlier = proposals.map(({ plan }) =>
+      exerciseItemsOf(plan).map(({ exercise }) => exercise),
+    );
+    const made = propose({ wishes, context, solve, group, pool, list, character, earlier });
+    if (!made && proposals.length === 0) {
+      yield { phase: 'looking for what is in the way', ready: 0, of };
+      return inTheWay(wishes, group, pool, list, solve);
+    }
+    if (made) proposals.push(made);
+    yield { phase: 'ordering', ready: proposals.length, of };
+  }
+  return {
+    kind: 'proposals',
+    proposals: proposals.map((each) => describe(each, proposals, wishes, context)),
+  };
+}
+
+interface ProposeInput {
+  wishes: DraftWishes;
+  context: DraftContext;
+  solve: Solve;
+  group: Group;
+  pool: readonly Choice[];
+  list: readonly Wish[];
+  character: Character;
+  earlier: readonly (readonly string[])[];
+}
+
+/** Chooses, orders and measures; what comes out too short or long is chosen again with that known. */
+function propose(input: ProposeInput): Proposal | undefined {
+  const { wishes, context, group, character } = input;
+  let correctionS = 0;
+  let best: Plan | undefined;
+  let bestOff = Infinity;
+  for (let turn = 0; turn < TRIES; turn += 1) {
+    const chosen = choose(input, correctionS);
+    if (!chosen) break;
+    const plan = buildClass(chosen, wishes, context, group);
+    const { overS } = timePlan(plan, context.catalogue, context.timing);
+    if (Math.abs(overS) < bestOff) [best, bestOff] = [plan, Math.abs(overS)];
+    if (bestOff <= TOLERANCE_S) break;
+    correctionS -= overS;
+  }
+  if (!best) return undefined;
+  const { catalogue, timing } = context;
+  const retime = (plan: Plan) => timePlan(plan, catalogue, timing);
+  const timeline = retime(best);
+  return {
+    id: character.id,
+    name: character.name,
+    plan: best,
+    totalS: timeline.totalS,
+    reasons: whyChosen(best, wishes, context, group),
+    character: '',
+    findings: reviewOrder({ plan: best, catalogue, timeline, retime, group }).length,
+  };
+}
+
+function choose(input: ProposeInput, correctionS: number): Chosen[] | undefined {
+  const { pool, solve } = input;
+  const solution = solve(classProgram({ ...input, correctionS }), CHOOSE);
+  if (solution.kind !== 'found') return undefined;
+  return pool.flatMap((choice, index) =>
+    solution.value(variableOf(index)) > 0.5
+      ? [{ choice, extraS: solution.value(`more${index}`) - solution.value(`less${index}`) }]
+      : [],
+  );
+}
+
+function inTheWay(
+  wishes: DraftWishes,
+  group: Group,
+  pool: readonly Choice[],
+  list: readonly Wish[],
+  solve: Solve,
+): DraftResult {
+  const isPossible = (some: readonly Wish[]) => {
+    const program = classProgram({
+      pool,
+      wishes,
+      group,
+      list: some,
+      character: ANY,
+      correctionS: 0,
+      earlier: [],
+    });
+    return solve(program, LOOK).kind !== 'none';
+  };
+  const conflict = smallestConflict(list, isPossible);
+  return conflict
+    ? { kind: 'conflict', wishes: conflict.map(({ words }) => words) }
+    : { kind: 'not-found' };
+}
+
+/** What sets a proposal apart from the others: what only it has, its changes, what is new in it. */
+function describe(
+  proposal: Proposal,
+  all: readonly Proposal[],
+  wishes: DraftWishes,
+  { catalogue, timing }: DraftContext,
+): Proposal {
+  const slugsOf = ({ plan }: Proposal) => exerciseItemsOf(plan).map(({ exercise }) => exercise);
+  const own = slugsOf(proposal);
+  const elsewhere = new Set(all.filter((each) => each !== proposal).flatMap(slugsOf));
+  const only = own.filter((slug) => !elsewhere.has(slug));
+  const lately = own.filter((slug) => wishes.lately.includes(slug)).length;
+  const timeline = timePlan(proposal.plan, catalogue, timing);
+  const positions = timeline.items.flatMap(({ position }) => (position ? [position] : []));
+  const changes = positions.filter(
+    (position, at) => at > 0 && position !== positions[at - 1],
+  ).length;
+  const most = mostOf(positions);
+  const names = only
+    .map((slug) => catalogue.require(slug))
+    .filter(({ family }) => family !== 'release')
+    .slice(0, 3)
+    .map(({ name }) => name);
+  const sentences = [
+    `${own.length} exercises in ${showClock(timeline.totalS)}, ${changes} changes of position${most ? `, most of it ${POSITION_WORDS[most]}` : ''}.`,
+    names.length > 0 ? `Only here: ${listWords(names)}.` : '',
+    wishes.lately.length > 0 ? `${lately} of them came in the last weeks.` : '',
+  ];
+  return { ...proposal, character: sentences.filter(Boolean).join(' ') };
+}
+
+function mostOf<T>(list: readonly T[]): T | undefined {
+  const counts = new Map<T, number>();
+  for (const each of list) counts.set(each, (counts.get(each) ?? 0) + 1);
+  return [...counts].sort(([, a], [, b]) => b - a)[0]?.[0];
+}

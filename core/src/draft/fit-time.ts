@@ -1,0 +1,71 @@
+import type { Dose } from '../movement/dose.ts';
+import type { Exercise } from '../movement/exercise.ts';
+import type { ExerciseItem, Plan } from '../plan/plan.ts';
+import { rulesOf } from '../plan/schools.ts';
+import { timePlan } from '../plan/timing/time-plan.ts';
+import { doseOf } from '../plan/usual.ts';
+import type { DraftContext } from './pool.ts';
+
+/** Steps of a dose, by what it counts. */
+const STEP = { repetitions: 1, breaths: 1, hold: 5, free: 15 } as const;
+const MOST_STEPS = 120;
+
+/**
+ * Brings a class to its length by making doses a little longer or shorter within what is usual, the one
+ * that is furthest from its end first. Comes within `toleranceS` where the doses allow it.
+ */
+export function fitTime(plan: Plan, context: DraftContext, toleranceS: number): Plan {
+  let current = plan;
+  for (let step = 0; step < MOST_STEPS; step += 1) {
+    const { overS } = timePlan(current, context.catalogue, context.timing);
+    if (Math.abs(overS) <= toleranceS) return current;
+    const next = step_(current, context, overS > 0 ? -1 : 1);
+    if (!next) return current;
+    current = next;
+  }
+  return current;
+}
+
+/** One step of one dose; undefined when all are at their end. */
+function step_(plan: Plan, context: DraftContext, direction: 1 | -1): Plan | undefined {
+  const school = rulesOf(plan.school);
+  let best: { item: ExerciseItem; dose: Dose; room: number } | undefined;
+  for (const item of plan.segments.flatMap(({ items }) => items)) {
+    if (item.kind !== 'exercise') continue;
+    const exercise = context.catalogue.require(item.exercise);
+    const stepped = stepDose(doseOf(item, exercise, school), exercise, direction);
+    if (stepped && (!best || stepped.room > best.room)) best = { item, ...stepped };
+  }
+  if (!best) return undefined;
+  const { item, dose } = best;
+  return {
+    ...plan,
+    segments: plan.segments.map((segment) => ({
+      ...segment,
+      items: segment.items.map((each) => (each.id === item.id ? { ...item, dose } : each)),
+    })),
+  };
+}
+
+/** The next dose and how much of the usual range is left that way, 0 to 1. */
+function stepDose(
+  dose: Dose,
+  exercise: Exercise,
+  direction: 1 | -1,
+): { dose: Dose; room: number } | undefined {
+  if (dose.kind === 'timed' || dose.kind !== exercise.dose.kind) return undefined;
+  const { least, most } = exercise.usual;
+  const amount =
+    dose.kind === 'hold' ? dose.holdS : dose.kind === 'free' ? dose.durationS : dose.count;
+  const next = amount + direction * STEP[dose.kind];
+  if (next < least || next > most) return undefined;
+  const room = (direction > 0 ? most - amount : amount - least) / Math.max(1, most - least);
+  switch (dose.kind) {
+    case 'hold':
+      return { dose: { ...dose, holdS: next }, room };
+    case 'free':
+      return { dose: { ...dose, durationS: next }, room };
+    default:
+      return { dose: { ...dose, count: next }, room };
+  }
+}

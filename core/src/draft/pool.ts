@@ -1,0 +1,154 @@
+import { effortOf } from '../body/demand.ts';
+import type { Catalogue } from '../movement/catalogue.ts';
+import type { Dose } from '../movement/dose.ts';
+import { optionOf, type Exercise } from '../movement/exercise.ts';
+import { newItem } from '../order/running-order.ts';
+import type { Attendee } from '../people/choose-option.ts';
+import { chooseOptions, VERSIONS_AT_ONCE } from '../people/choose-options.ts';
+import type { ExerciseItem, Plan } from '../plan/plan.ts';
+import type { SchoolRules } from '../plan/school.ts';
+import { rulesOf } from '../plan/schools.ts';
+import { timePlan, type TimingContext } from '../plan/timing/time-plan.ts';
+import { secondsOf } from '../plan/timing/timeline.ts';
+import { doseOf, shownOption } from '../plan/usual.ts';
+import type { DraftWishes } from './wishes.ts';
+
+export interface DraftContext {
+  catalogue: Catalogue;
+  attendees: readonly Attendee[];
+  /** Year-month-day. */
+  day: string;
+  timing: TimingContext;
+}
+
+/** An exercise that could be in the class, with what the choice depends on. */
+export interface Choice {
+  exercise: Exercise;
+  /** Options on offer: those that the props at hand allow. */
+  options: number[] | undefined;
+  effort: number;
+  spineLoad: number;
+  /** Seconds by itself in its usual dose, with a usual set-up; and in its least and most. */
+  usualS: number;
+  leastS: number;
+  mostS: number;
+  workS: number;
+  isNew: boolean;
+  isLate: boolean;
+  /** Swaps that the group would need. */
+  swaps: number;
+  versions: number;
+  /** Names of those who would have nothing to do. */
+  left: string[];
+  lacksProps: boolean;
+}
+
+/** The usual seconds from one item to the next, within a position and into another. */
+const SET_UP_S = 10;
+
+/** Every exercise of the machine, measured for this group. Nothing is taken out yet. */
+export function poolOf(wishes: DraftWishes, context: DraftContext): Choice[] {
+  const { catalogue } = context;
+  const school = rulesOf(wishes.school);
+  const base = emptyPlan(wishes);
+  const lately = new Set(wishes.lately);
+  return catalogue.all
+    .filter(({ machine }) => machine === wishes.machine)
+    .map((exercise) => measure(exercise, base, school, context, wishes, lately));
+}
+
+export function emptyPlan(wishes: DraftWishes): Plan {
+  return {
+    format: 'wrenfern-plan/1',
+    title: wishes.title,
+    machine: wishes.machine,
+    school: wishes.school,
+    targetS: wishes.targetS,
+    note: '',
+    segments: [],
+  };
+}
+
+function measure(
+  exercise: Exercise,
+  base: Plan,
+  school: SchoolRules,
+  context: DraftContext,
+  wishes: DraftWishes,
+  lately: ReadonlySet<string>,
+): Choice {
+  const options = optionsAtHand(exercise, wishes);
+  const lacksProps = options?.length === 0;
+  const item: ExerciseItem = {
+    ...newItem(base, exercise),
+    ...(options && !lacksProps ? { options } : {}),
+  };
+  const plan: Plan = { ...base, segments: [{ id: 'one', name: 'One', items: [item] }] };
+  const { versions } = chooseOptions(
+    plan,
+    context.attendees,
+    context.catalogue,
+    context.day,
+    VERSIONS_AT_ONCE,
+  );
+  const names = new Map(context.attendees.map(({ person }) => [person.id, person.name]));
+  const own = versions.get(item.id) ?? [];
+  const option = optionOf(exercise, shownOption(item, exercise, school));
+  const dose = doseOf(item, exercise, school);
+  const secondsIn = (of: Dose) => lengthOf(plan, { ...item, dose: of }, context);
+  const usual = secondsIn(dose);
+  return {
+    exercise,
+    options: item.options,
+    effort: effortOf(option),
+    spineLoad: option.spineLoad ?? exercise.spineLoad,
+    usualS: usual.totalS + SET_UP_S,
+    leastS: secondsIn(resized(dose, exercise, 'least')).totalS + SET_UP_S,
+    mostS: secondsIn(resized(dose, exercise, 'most')).totalS + SET_UP_S,
+    workS: usual.workS,
+    isNew: context.timing.familiar !== undefined && !context.timing.familiar.has(exercise.slug),
+    isLate: lately.has(exercise.slug),
+    swaps: own
+      .filter(({ choice }) => choice.kind === 'swap')
+      .reduce((sum, { people }) => sum + people.length, 0),
+    versions: own.length,
+    left: own
+      .filter(({ choice }) => choice.kind === 'rest')
+      .flatMap(({ people }) => people.map((id) => names.get(id) ?? id)),
+    lacksProps,
+  };
+}
+
+/** Undefined where every option can be done with what is at hand. */
+function optionsAtHand(exercise: Exercise, { props }: DraftWishes): number[] | undefined {
+  if (!props) return undefined;
+  const possible = exercise.options
+    .filter((option) => option.props.every((use) => use.optional || props.includes(use.prop)))
+    .map(({ number }) => number);
+  return possible.length === exercise.options.length ? undefined : possible;
+}
+
+function lengthOf(plan: Plan, item: ExerciseItem, { catalogue, timing }: DraftContext) {
+  const [segment] = plan.segments;
+  const alone: Plan = segment ? { ...plan, segments: [{ ...segment, items: [item] }] } : plan;
+  const [timed] = timePlan(alone, catalogue, timing).items;
+  if (!timed) return { totalS: 0, workS: 0 };
+  return { totalS: timed.durationS - secondsOf(timed, 'set-up'), workS: secondsOf(timed, 'work') };
+}
+
+/** The dose at the least or the most that is usual for the exercise; clocked doses stay. */
+export function resized(dose: Dose, exercise: Exercise, to: 'least' | 'most'): Dose {
+  const amount = exercise.usual[to];
+  if (dose.kind !== exercise.dose.kind) return dose;
+  switch (dose.kind) {
+    case 'repetitions':
+    case 'breaths':
+      return { ...dose, count: amount };
+    case 'hold':
+      return { ...dose, holdS: amount };
+    case 'free':
+      return { ...dose, durationS: amount };
+    case 'timed':
+      return dose;
+  }
+}
