@@ -2,7 +2,7 @@ import { teachesAwareness, type Exercise } from '../movement/exercise.ts';
 import { orderPlan } from '../order/search/order-plan.ts';
 import { reviewOrder } from '../order/review.ts';
 import type { Group } from '../order/group.ts';
-import { applyEdit } from '../plan/edits.ts';
+import { applyEdit, type Edit } from '../plan/edits.ts';
 import type { ExerciseItem, Plan } from '../plan/plan.ts';
 import { rulesOf } from '../plan/schools.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
@@ -34,9 +34,9 @@ export function buildClass(
     timing: context.timing,
     group,
     seed: wishes.seed,
-    effort: { firstEvaluations: 2_000, furtherEvaluations: 2_000, mostStates: 120_000 },
+    effort: { firstEvaluations: 3_000, furtherEvaluations: 25_000, mostStates: 250_000 },
   }).plan;
-  return fitTime(withWater(ordered, context, group), context, TOLERANCE_S);
+  return fitTime(mended(ordered, context, group), context, TOLERANCE_S);
 }
 
 /** Arrive, build, release: awareness first, letting go last; other releases stay with what they answer. */
@@ -46,7 +46,10 @@ function partsOf(chosen: readonly Chosen[], wishes: DraftWishes): Plan['segments
     choice.exercise.family === 'awareness' &&
     choice.effort <= 1 &&
     school.rules['breath-first'] !== 'off';
-  const opening = chosen.filter(isOpening);
+  const opens = chosen.filter(isOpening);
+  const opening = taughtThere(
+    chosen.filter((each) => opens.includes(each) || preparesOne(each, opens)),
+  );
   const soft = chosen
     .filter(({ choice }) => choice.exercise.family === 'release')
     .sort((a, b) => closing(b.choice.exercise) - closing(a.choice.exercise));
@@ -74,6 +77,28 @@ function partsOf(chosen: readonly Chosen[], wishes: DraftWishes): Plan['segments
 
 /** A little more than the least, since the class grows with its set-ups. */
 const CLOSE_MARGIN = 0.02;
+
+/** What prepares something of the opening, and is as gentle, belongs there too. */
+function preparesOne({ choice }: Chosen, opens: readonly Chosen[]): boolean {
+  return (
+    choice.effort <= 1.5 &&
+    opens.some((each) => choice.exercise.prepares.includes(each.choice.exercise.slug))
+  );
+}
+
+/** What needs something that is taught later in the class waits for it. */
+function taughtThere(opening: readonly Chosen[]): Chosen[] {
+  const kept = opening.filter(({ choice }) =>
+    choice.exercise.needs.every(
+      ({ foundation, depth }) =>
+        depth === 0 ||
+        opening.some((each) =>
+          each.choice.exercise.teaches.some((taught) => taught.foundation === foundation),
+        ),
+    ),
+  );
+  return kept.length === opening.length ? kept : taughtThere(kept);
+}
 
 function closing({ slug }: Exercise): number {
   return slug === 'return-to-sitting' ? 2 : slug === 'final-rest' ? 1 : 0;
@@ -115,20 +140,33 @@ function itemOf({ choice, extraS }: Chosen, wishes: DraftWishes): ExerciseItem {
   return item;
 }
 
-/** Pauses where the review asks for them. */
-function withWater(plan: Plan, context: DraftContext, group: Group): Plan {
+/** How many repairs are taken at the most. */
+const REPAIRS = 8;
+
+/**
+ * Takes repairs that the review offers as long as they leave less to settle: moves, other options and
+ * pauses, never another exercise or one less.
+ */
+function mended(plan: Plan, context: DraftContext, group: Group): Plan {
   let current = plan;
   const { catalogue, timing } = context;
   const retime = (of: Plan) => timePlan(of, catalogue, timing);
-  for (let turn = 0; turn < 4; turn += 1) {
+  for (let turn = 0; turn < REPAIRS; turn += 1) {
     const timeline = retime(current);
-    const finding = reviewOrder({ plan: current, catalogue, timeline, retime, group }).find(
-      ({ rule }) => rule === 'water',
-    );
-    const pause = finding?.repairs().find(({ edit }) => edit.type === 'addItem');
-    const result = pause && applyEdit(current, pause.edit);
+    const findings = reviewOrder({ plan: current, catalogue, timeline, retime, group });
+    const repair = findings
+      .flatMap((finding) => finding.repairs())
+      .filter(({ edit }) => keepsExercises(edit))
+      .find(({ left }) => left !== undefined && left < findings.length);
+    const result = repair && applyEdit(current, repair.edit);
     if (!result?.ok) return current;
     current = result.plan;
   }
   return current;
+}
+
+function keepsExercises(edit: Edit): boolean {
+  if (edit.type === 'together') return edit.edits.every(keepsExercises);
+  if (edit.type === 'addItem') return edit.item.kind === 'pause';
+  return edit.type !== 'removeItem';
 }

@@ -44,6 +44,9 @@ const LEVER_STEP = 10;
 function areKin(a: Placeable, b: Placeable): boolean {
   if (a.exercise.slug === b.exercise.slug) return true;
   if (a.timed.position !== b.timed.position) return false;
+  // What prepares the other comes first, whatever it weighs.
+  if (a.exercise.prepares.includes(b.exercise.slug)) return false;
+  if (b.exercise.prepares.includes(a.exercise.slug)) return false;
   const isSoft = (each: Placeable) => each.exercise.family === 'release';
   if (isSoft(a) || isSoft(b)) return false;
   return a.exercise.swaps.includes(b.exercise.slug) && b.exercise.family === a.exercise.family;

@@ -100,12 +100,13 @@ export function pauseAfter(
   anchor: Worked,
   label: string,
   durationS: number,
+  taken: readonly string[] = [],
 ): Repair[] {
   const place = placeAt(plan, anchor.at + 1);
   if (!place) return [];
   const item = {
     kind: 'pause' as const,
-    id: freshItemId(plan, 'pause'),
+    id: freshItemId(plan, 'pause', taken),
     label,
     durationS,
     note: '',

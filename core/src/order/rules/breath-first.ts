@@ -7,6 +7,8 @@ import { placeAt, unusedOf } from '../running-order.ts';
 /** The opening share of the class in which nothing is harder than gentle. */
 const OPENING_SHARE = 0.08;
 const GENTLE = 1;
+/** On the machine a class opens with footwork. Common practice. */
+const GENTLE_ON_MACHINE = 2;
 
 export const breathFirst: Rule = {
   id: 'breath-first',
@@ -32,8 +34,9 @@ export const breathFirst: Rule = {
 
 function tooSoon(context: RuleContext): Problem[] {
   const openingS = context.timeline.totalS * OPENING_SHARE;
+  const gentle = context.plan.machine === 'mat' ? GENTLE : GENTLE_ON_MACHINE;
   return context.worked
-    .filter(({ timed }) => timed.startS < openingS && timed.effort > GENTLE)
+    .filter(({ timed }) => timed.startS < openingS && timed.effort > gentle)
     .map((worked) => ({
       key: `soon ${worked.item.id}`,
       itemIds: [worked.item.id],

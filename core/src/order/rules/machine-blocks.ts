@@ -75,7 +75,7 @@ function springJumps(context: RuleContext): Problem[] {
 }
 
 /** How many springs are put on or taken off. */
-function springsChanged(
+export function springsChanged(
   before: MachineSetting | undefined,
   after: MachineSetting | undefined,
 ): number {

@@ -11,7 +11,7 @@ export const PEAK_TO = 0.85;
 /** Effort climbs by at most this from one item to the next. */
 export const STEP = 2;
 /** A class whose hardest item asks no more than this has no peak to place. */
-const GENTLE = 1.5;
+export const GENTLE = 2;
 
 export const peakLate: Rule = {
   id: 'peak-late',
@@ -36,14 +36,17 @@ function middles(worked: readonly Worked[]): Map<string, number> {
   );
 }
 
+/** Letting go is no peak, however the body model weighs it. */
+const isWork = ({ exercise }: Worked) => exercise.family !== 'release';
+
 /** Of several that are as hard, one in its place is enough. */
 function misplacedPeak(context: RuleContext): Problem[] {
   const { worked } = context;
-  const most = Math.max(...worked.map(({ timed }) => timed.effort));
+  const most = Math.max(0, ...worked.filter(isWork).map(({ timed }) => timed.effort));
   if (most <= GENTLE) return [];
   const at = middles(worked);
   const shareOf = ({ item }: Worked) => at.get(item.id) ?? 0;
-  const hardest = worked.filter(({ timed }) => timed.effort === most);
+  const hardest = worked.filter((each) => isWork(each) && each.timed.effort === most);
   const isInPlace = (each: Worked) => shareOf(each) >= PEAK_FROM && shareOf(each) <= PEAK_TO;
   if (hardest.some(isInPlace)) return [];
   const peak = hardest.reduce((a, b) => (away(shareOf(b)) < away(shareOf(a)) ? b : a));

@@ -1,8 +1,8 @@
 import { showClock } from '../../plan/show-time.ts';
 import type { TimedItem } from '../../plan/timing/timeline.ts';
 import { secondsOf } from '../../plan/timing/timeline.ts';
-import { pauseAfter } from '../repairs.ts';
-import type { Problem, Rule, RuleContext, Worked } from '../rule.ts';
+import { pauseAfter, together } from '../repairs.ts';
+import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 
 /** Nobody goes longer than this without a pause. Common practice. */
 const LONGEST_S = 1200;
@@ -49,15 +49,49 @@ function drought(context: RuleContext, fromS: number, toS: number): Problem {
     key: `from ${inside[0]?.item.id ?? ''}`,
     itemIds: [],
     sentence: `From ${showClock(fromS)} to ${showClock(toS)} there is no pause: ${showClock(toS - fromS)}.`,
-    candidates: () =>
-      nearest.slice(0, 3).flatMap((each) => [
+    candidates: () => [
+      ...evenly(context, inside, fromS, toS),
+      ...nearest.slice(0, 3).flatMap((each) => [
         ...pauseAfter(context, each, 'Water', WATER_S),
         {
           label: `Rest ${REST_S + 10} s after ${each.exercise.name}`,
           edit: { type: 'setRest' as const, itemId: each.item.id, restS: REST_S + 10 },
         },
       ]),
+    ],
   };
+}
+
+/** For a long class: as many pauses as it takes, at even distances. */
+function evenly(
+  context: RuleContext,
+  inside: readonly Worked[],
+  fromS: number,
+  toS: number,
+): Repair[] {
+  const count = Math.ceil((toS - fromS) / LONGEST_S) - 1;
+  if (count < 2) return [];
+  const anchors = Array.from({ length: count }, (_, index) => {
+    const wantedS = fromS + ((index + 1) * (toS - fromS)) / (count + 1);
+    const distance = ({ timed }: Worked) => Math.abs(timed.startS + timed.durationS - wantedS);
+    return inside.reduce<Worked | undefined>(
+      (best, each) => (!best || distance(each) < distance(best) ? each : best),
+      undefined,
+    );
+  });
+  const taken: string[] = [];
+  const edit = together(
+    // From the last to the first, so that no pause moves the place of another.
+    anchors.toReversed().flatMap((anchor) =>
+      anchor
+        ? pauseAfter(context, anchor, 'Water', WATER_S, taken).map((repair) => {
+            if (repair.edit.type === 'addItem') taken.push(repair.edit.item.id);
+            return repair.edit;
+          })
+        : [],
+    ),
+  );
+  return edit ? [{ label: `${count} pauses for water, ${WATER_S} s each`, edit }] : [];
 }
 
 function afterHardest(context: RuleContext): Problem[] {

@@ -17,7 +17,8 @@ import type { Group } from '../group.ts';
 import type { RuleContext, Worked } from '../rule.ts';
 import { taughtDepthFor } from '../rules/need-before-use.ts';
 import { primeMover } from '../rules/no-pile-up.ts';
-import { STEP } from '../rules/peak-late.ts';
+import { GENTLE, STEP } from '../rules/peak-late.ts';
+import { springsChanged } from '../rules/machine-blocks.ts';
 import { warmsBelly } from '../rules/still-before-bend.ts';
 import { onHands } from '../rules/wrist-rest.ts';
 import { liftsPelvis, supportsHead } from '../rules/head-support-out.ts';
@@ -43,6 +44,7 @@ const PRICE = {
   /** Beyond its own seconds: everyone gets up, looks round and settles again. */
   changeOfPosition: 10,
   straightUp: 20,
+  spring: 5,
 } as const;
 
 /** From this effort, or for this long, a bend wants its answer. */
@@ -85,7 +87,7 @@ export function buildProblem(plan: Plan, context: OrderContext, locks: OrderLock
     (sum, pauses) => sum + [...pauses.values()].reduce((a, b) => a + b, 0),
     0,
   );
-  const isGentle = hardest <= 1.5 || standingOf(school, 'peak-late') === 'off';
+  const isGentle = hardest <= GENTLE || standingOf(school, 'peak-late') === 'off';
   return {
     items,
     ...layout,
@@ -349,7 +351,9 @@ function pairTables(
       tables.setUpMet[cell] = seconds(EVERYWHERE);
       tables.setUpNew[cell] = seconds(NOWHERE);
       const near: Partial<Record<CostId, number>> = {
-        moves: isOff('few-moves') ? 0 : moveS(stance.position, to.timed.position, plan.machine),
+        moves:
+          (isOff('few-moves') ? 0 : moveS(stance.position, to.timed.position, plan.machine)) +
+          (isOff('machine-blocks') ? 0 : springsS(from, to)),
         jump: Math.max(0, to.timed.effort - from.timed.effort - STEP) * PRICE.jumpStep,
         counter: isOff('counter') ? 0 : unanswered(from, to) * PRICE.counter,
         'pile-up':
@@ -387,6 +391,12 @@ function startOf({ exercise, option, timed }: Worked): Stance {
     props: option.props.filter(({ optional }) => !optional),
     settings: option.settings,
   };
+}
+
+/** Each spring past the first is one more walk round the machine. */
+function springsS(from: Worked, to: Worked): number {
+  const changed = springsChanged(from.option.settings, to.option.settings);
+  return Math.max(0, changed - 1) * PRICE.spring;
 }
 
 /** What a change of position costs beyond its seconds; from lying straight to standing, more. */
