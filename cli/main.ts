@@ -1,3 +1,4 @@
+import { loadSolver } from '@wrenfern/core/draft/solver';
 import { Refusal } from './refusal.ts';
 import { run } from './run.ts';
 
@@ -6,7 +7,9 @@ try {
   const today = [now.getFullYear(), now.getMonth() + 1, now.getDate()]
     .map((part) => String(part).padStart(2, '0'))
     .join('-');
-  process.stdout.write(`${run(process.argv.slice(2), today)}\n`);
+  const argv = process.argv.slice(2);
+  const solve = argv.includes('draft') ? await loadSolver() : undefined;
+  process.stdout.write(`${run(argv, today, solve)}\n`);
 } catch (error) {
   if (!(error instanceof Refusal)) throw error;
   process.stderr.write(`wrenfern: ${error.message}\n`);

@@ -3,8 +3,9 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Ajv2020 } from 'ajv/dist/2020.js';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { z } from 'zod';
+import { loadSolver, type Solve } from '@wrenfern/core/draft/solver';
 import { Exercise } from '@wrenfern/core/movement/exercise';
 import { People } from '@wrenfern/core/people/person';
 import { Plan } from '@wrenfern/core/plan/plan';
@@ -15,6 +16,7 @@ import { run, schemaOf, USAGE } from './run.ts';
 const EXAMPLES = 'docs/formats/examples';
 const BACK_EASE = `${EXAMPLES}/back-ease-29-minutes.json`;
 const TIMED = `${EXAMPLES}/timed-sets-12-minutes.json`;
+const WISHES = `${EXAMPLES}/wishes-hips-30-minutes.json`;
 const PEOPLE = `${EXAMPLES}/people.json`;
 const DAY = '2026-11-25';
 
@@ -104,13 +106,18 @@ describe('wrenfern time', () => {
 });
 
 describe('wrenfern review', () => {
-  it('has nothing to say about the back-ease class', () => {
-    expect(run(['review', BACK_EASE], DAY)).toBe('Nothing to settle.');
+  it('has nothing to say about the back-ease class but for what should prepare what', () => {
+    const findings = z
+      .array(z.object({ rule: z.string() }))
+      .parse(JSON.parse(run(['review', BACK_EASE, '--json'], DAY)));
+    expect(new Set(findings.map(({ rule }) => rule))).toEqual(
+      new Set(['need-before-use', 'parts-then-whole']),
+    );
   });
 
   it('names rule, reason and repair', () => {
     const text = run(['review', TIMED], DAY);
-    expect(text).toContain('close-soft: The class ends lying on the back');
+    expect(text).toContain('close-soft: The class ends on the back');
     expect(text).toContain('  repair: Add Return to sitting');
   });
 
@@ -131,6 +138,67 @@ describe('wrenfern review', () => {
     expect(run(['review', TIMED, '--people', people], DAY)).toContain(
       'N has no option in Upper-back lift',
     );
+  });
+});
+
+describe('wrenfern order', () => {
+  it('tells the moves, what they gain, and whether it is proved best', () => {
+    const text = run(['order', TIMED], DAY);
+    expect(text).toMatch(/^Twelve minutes, 45 on and 15 to change, Timed sets: proved best/);
+    expect(text).toMatch(/today \d+ s.*, best \d+ s, in seconds-equivalent/);
+  });
+
+  it('orders under another school', () => {
+    const parts = z.object({ now: z.record(z.string(), z.number()), nowS: z.number() });
+    const own = parts.parse(JSON.parse(run(['order', TIMED, '--json'], DAY)));
+    const other = parts.parse(
+      JSON.parse(run(['order', TIMED, '--school', 'foundations-first', '--json'], DAY)),
+    );
+    expect(other.nowS).not.toBe(own.nowS);
+    expect(Object.values(own.now).reduce((sum, part) => sum + part, 0)).toBeCloseTo(own.nowS, 6);
+  });
+
+  it('gives a plan that reads back, and edits that lead to it', () => {
+    const result = z
+      .object({ plan: Plan, status: z.string(), moves: z.array(z.object({ label: z.string() })) })
+      .parse(JSON.parse(run(['order', BACK_EASE, '--json', '--seed', '3'], DAY)));
+    expect(result.status).toBe('proved best');
+    expect(result.plan.segments).toHaveLength(Plan.parse(readExample(BACK_EASE)).segments.length);
+  });
+});
+
+describe('wrenfern draft', () => {
+  let solve: Solve;
+  beforeAll(async () => {
+    solve = await loadSolver();
+  });
+
+  it('tells three classes with a reason for each exercise', () => {
+    const text = run(['draft', WISHES], DAY, solve);
+    expect(text).toContain('Nearest to your wishes.');
+    expect(text).toContain('Fewest changes.');
+    expect(text).toMatch(/Clam, 10 each side\. You asked for it/);
+    expect(text).not.toContain('Plank,');
+  });
+
+  it('names the wishes that are in the way of one another', () => {
+    const wishes = { ...(readExample(WISHES) as object), never: ['clam'] };
+    const path = write('wishes.json', JSON.stringify(wishes));
+    expect(run(['draft', path], DAY, solve)).toBe(
+      "These can't be had together: Clam as a must and no Clam today. Let go of one of them.",
+    );
+  });
+
+  it.each([
+    ['an unknown exercise', { mustHave: ['headstand'] }, /mustHave\[0\]: no exercise is called/],
+    ['no length', { targetS: undefined }, /targetS/],
+    ['a prop that is none', { props: ['trampoline'] }, /props\[0\]/],
+  ])('refuses %s', (_name, change, says) => {
+    const path = write(
+      'wishes.json',
+      JSON.stringify({ ...(readExample(WISHES) as object), ...change }),
+    );
+    expect(() => run(['draft', path], DAY, solve)).toThrow(says);
   });
 });
 
@@ -217,10 +285,13 @@ describe('wrenfern figure', () => {
 describe('wrenfern schema', () => {
   const ajv = new Ajv2020({ allErrors: true, formats: { date: true } });
 
-  it.each(['plan', 'people', 'exercise'])('%s: the printed one is the documented one', (name) => {
-    const printed: unknown = JSON.parse(run(['schema', name], DAY));
-    expect(printed).toEqual(readExample(`docs/formats/schema/${name}.schema.json`));
-  });
+  it.each(['plan', 'people', 'exercise', 'wishes'])(
+    '%s: the printed one is the documented one',
+    (name) => {
+      const printed: unknown = JSON.parse(run(['schema', name], DAY));
+      expect(printed).toEqual(readExample(`docs/formats/schema/${name}.schema.json`));
+    },
+  );
 
   it('accepts the example files, by an independent validator', () => {
     const plan = ajv.compile(schemaOf(Plan));
@@ -271,6 +342,8 @@ describe('bad input', () => {
     });
 
   it.each([
+    ['a school that is none', ['order', TIMED, '--school', 'ours'], /--school is one of/],
+    ['a seed that is none', ['order', TIMED, '--seed', 'x'], /--seed is a whole number/],
     ['no such command', ['dance'], /unknown command "dance"/],
     ['no file named', ['time'], /"time" wants 1 file/],
     ['a file too many', ['time', 'a', 'b'], /wants 1 file/],

@@ -1,16 +1,21 @@
 import { parseArgs } from 'node:util';
-import { figure } from './figure.ts';
 import { z } from 'zod';
 import { analyse } from '@wrenfern/core';
+import type { Solve } from '@wrenfern/core/draft/solver';
+import { DraftWishes } from '@wrenfern/core/draft/wishes';
 import { searchCatalogue } from '@wrenfern/core/movement/search';
 import { Exercise } from '@wrenfern/core/movement/exercise';
 import { PROPS } from '@wrenfern/core/movement/vocabulary';
 import { chooseOptions } from '@wrenfern/core/people/choose-options';
 import { People } from '@wrenfern/core/people/person';
-import { checkPlan, Plan } from '@wrenfern/core/plan/plan';
+import { checkPlan, Plan, SCHOOL_IDS, type School } from '@wrenfern/core/plan/plan';
+import type { Finding } from '@wrenfern/core/order/rule';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import type { Cupboard } from '@wrenfern/core/room/props';
 import { builtInCatalogue } from '@wrenfern/library';
+import { draft } from './draft.ts';
+import { figure } from './figure.ts';
+import { order } from './order.ts';
 import { readJson, showPath } from './read-json.ts';
 import { Refusal } from './refusal.ts';
 import { tellExercise, tellFindings, tellOptions, tellTime } from './tell.ts';
@@ -19,18 +24,26 @@ export const USAGE = `wrenfern COMMAND …          (- reads standard input; --j
 
   time PLAN.json                   total, likely range, every item and where its seconds go
   review PLAN.json [--people FILE] what is out of order, why, and what would mend it
+  order PLAN.json [--people FILE] [--school NAME] [--seed N] [--across]
+                                   the best running order as a list of moves
+  draft WISHES.json [--people FILE] [--seed N]
+                                   three classes that fulfil the wishes, or which of them are in the way
   options PLAN.json PEOPLE.json    who does which option, and why
   catalogue [WORDS]                the exercises; with --json every field
   figure SLUG [--option N] [--pose N] [--view SIDE] [-o FILE.svg]
                                    one key pose as a picture
-  schema plan|people|exercise      the JSON Schema of a document
+  schema plan|people|exercise|wishes
+                                   the JSON Schema of a document
 
   --day YYYY-MM-DD                 decides which cautions are in force (today when left out)`;
 
-const SCHEMAS = { plan: Plan, people: People, exercise: Exercise } as const;
+const SCHEMAS = { plan: Plan, people: People, exercise: Exercise, wishes: DraftWishes } as const;
 
-/** Runs one command line; returns what goes to standard output. `today` is year-month-day. */
-export function run(argv: readonly string[], today: string): string {
+/**
+ * Runs one command line; returns what goes to standard output. `today` is year-month-day. `solve` is
+ * needed by `draft` only.
+ */
+export function run(argv: readonly string[], today: string, solve?: Solve): string {
   const { values, positionals } = readArguments(argv);
   const [command, ...operands] = positionals;
   if (values.help || command === undefined) return USAGE;
@@ -50,7 +63,20 @@ export function run(argv: readonly string[], today: string): string {
         cupboard: PLENTY,
         day,
       });
-      return isJson ? json(findings) : tellFindings(findings);
+      return isJson ? json(findings.map(asData)) : tellFindings(findings);
+    }
+    case 'order': {
+      const plan = inSchool(readPlan(only(operands, 1, command)[0]), values.school);
+      const people = values.people ? readPeople(values.people) : [];
+      const seed = readSeed(values.seed);
+      return order({ plan, people, day, seed, isAcross: values.across, isJson });
+    }
+    case 'draft': {
+      const [path] = only(operands, 1, command);
+      const people = values.people ? readPeople(values.people) : [];
+      const wishes = readJson(DraftWishes, path, 'a list of wishes');
+      const seed = readSeed(values.seed ?? String(wishes.seed));
+      return draft({ path, wishes: { ...wishes, seed }, people, day, isJson, solve });
     }
     case 'options': {
       const [planPath, peoplePath] = only(operands, 2, command);
@@ -81,7 +107,8 @@ export function run(argv: readonly string[], today: string): string {
     case 'schema': {
       const [name] = only(operands, 1, command);
       const schema = Object.entries(SCHEMAS).find(([known]) => known === name)?.[1];
-      if (!schema) throw new Refusal(`there is no schema "${name}"; try plan, people or exercise`);
+      if (!schema)
+        throw new Refusal(`there is no schema "${name}"; try plan, people, exercise or wishes`);
       return json(schemaOf(schema));
     }
     default:
@@ -111,6 +138,9 @@ function readArguments(argv: readonly string[]) {
         pose: { type: 'string' },
         view: { type: 'string' },
         out: { type: 'string', short: 'o' },
+        school: { type: 'string' },
+        seed: { type: 'string' },
+        across: { type: 'boolean', default: false },
       },
     });
   } catch (error) {
@@ -138,6 +168,26 @@ function readPlan(path: string): Plan {
 
 function readPeople(path: string): People {
   return readJson(People, path, 'a list of people');
+}
+
+/** The plan under another school, when one is named. */
+function inSchool(plan: Plan, name: string | undefined): Plan {
+  if (name === undefined) return plan;
+  const school: School | undefined = SCHOOL_IDS.find((id) => id === name);
+  if (!school) throw new Refusal(`--school is one of ${SCHOOL_IDS.join(', ')}, not "${name}"`);
+  return { ...plan, school };
+}
+
+function readSeed(text: string | undefined): number {
+  const seed = Number(text ?? 1);
+  if (!Number.isInteger(seed) || seed < 0)
+    throw new Refusal(`--seed is a whole number, not "${text ?? ''}"`);
+  return seed;
+}
+
+/** A finding with its repairs worked out. */
+function asData(finding: Finding): object {
+  return { ...finding, repairs: finding.repairs() };
 }
 
 function json(value: unknown): string {

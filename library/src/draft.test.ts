@@ -56,7 +56,7 @@ const CASES: [string, object][] = [
   ['timed sets', { targetS: 1800, school: 'timed-sets' }],
   ['back ease', { targetS: 1800, school: 'graded-load' }],
   ['without props', { targetS: 1500, props: [] }],
-  ['a climb', { targetS: 2700, climbTo: 'side-plank', never: ['plank'] }],
+  ['a climb', { targetS: 2700, climbTo: 'side-leg-circle', never: ['plank'] }],
 ];
 
 describe.each(CASES)('a draft of %s', (_name, wishes) => {
@@ -116,7 +116,7 @@ describe.each(CASES)('a draft of %s', (_name, wishes) => {
     work.forEach((one, index) =>
       work.slice(index + 1).forEach((other) => {
         const same = other.filter((slug) => one.includes(slug)).length;
-        expect(same / Math.max(one.length, other.length)).toBeLessThan(0.75);
+        expect(same / Math.max(one.length, other.length)).toBeLessThanOrEqual(0.61);
       }),
     );
   });
@@ -219,10 +219,10 @@ describe('wishes that can’t be had together', () => {
   });
 
   it('names the time where it is too short', () => {
-    const mustHave = ['plank', 'clam', 'swan-prep', 'saw', 'hundred', 'roll-up', 'spine-twist'];
-    const result = draft({ targetS: 420, mustHave }, []);
+    const mustHave = ['breath-three-way', 'body-scan', 'arm-raise-ribs', 'knee-fold', 'knee-sway'];
+    const result = draft({ targetS: 300, mustHave }, []);
     if (result.kind !== 'conflict') throw new Error(result.kind);
-    expect(result.wishes).toContain('7 minutes');
+    expect(result.wishes).toContain('5 minutes');
   });
 });
 

@@ -23,6 +23,9 @@ const SAME_AT_MOST = 0.6;
 const RUNGS = 2;
 /** The close is measured against a class that grows with its set-ups. */
 const RELEASE_MARGIN = 0.02;
+const RELEASE_MOST = 0.3;
+/** A shorter class ends without lying down to rest. */
+const REST_FROM_S = 1200;
 /** Seconds of class for each exercise, in a class with few and in one with many. */
 const SLOWEST_S = 150;
 const QUICKEST_S = 90;
@@ -42,7 +45,7 @@ export interface ProgramInput {
   character: Character;
   /** Seconds by which an earlier try came out too short (or, below 0, too long). */
   correctionS: number;
-  /** Slugs of each earlier proposal. */
+  /** Slugs of each earlier proposal, letting go not counted. */
   earlier: readonly (readonly string[])[];
 }
 
@@ -210,14 +213,9 @@ function schoolRows(rows: Rows, input: ProgramInput): void {
   }
   if (isOn('breath-first')) rows.upTo(isOpening, totalS >= 1500 ? 2 : 1);
   if (isOn('close-soft')) {
-    rows.program.row(
-      `${rows.sum((choice) => (isRelease(choice) ? choice.usualS : 0))} >= ${isAnyRelease(pool) ? Math.round((school.targets.releaseLeast + RELEASE_MARGIN) * totalS) : 0}`,
-    );
     rows.upTo(slugIs('return-to-sitting'), 1);
-    if (totalS >= 1200) rows.upTo(slugIs('final-rest'), 1);
-    rows.program.row(
-      `${rows.sum((choice) => (isRelease(choice) ? choice.usualS : 0))} <= ${Math.round(0.3 * totalS)}`,
-    );
+    // How long the close is depends on how long the class is.
+    if (input.list.some(({ id }) => id === 'length')) closeRows(rows, input);
   } else {
     rows.atMost(isRelease, 0);
   }
@@ -252,8 +250,14 @@ function schoolRows(rows: Rows, input: ProgramInput): void {
   });
 }
 
-function isAnyRelease(pool: readonly Choice[]): boolean {
-  return pool.some(isRelease);
+function closeRows(rows: Rows, { pool, wishes }: ProgramInput): void {
+  const { releaseLeast } = rulesOf(wishes.school).targets;
+  const totalS = wishes.targetS;
+  const letGo = rows.sum((choice) => (isRelease(choice) ? choice.usualS : 0));
+  const leastS = pool.some(isRelease) ? Math.round((releaseLeast + RELEASE_MARGIN) * totalS) : 0;
+  rows.program.row(`${letGo} >= ${leastS}`);
+  rows.program.row(`${letGo} <= ${Math.round(RELEASE_MOST * totalS)}`);
+  if (totalS >= REST_FROM_S) rows.upTo(slugIs('final-rest'), 1);
 }
 
 const MOVES = ['round', 'arch', 'turn', 'side'] as const;

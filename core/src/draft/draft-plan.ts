@@ -75,7 +75,9 @@ export function* draftPlan(
   for (const character of CHARACTERS) {
     yield { phase: 'choosing', ready: proposals.length, of };
     const earlier = proposals.map(({ plan }) =>
-      exerciseItemsOf(plan).map(({ exercise }) => exercise),
+      exerciseItemsOf(plan)
+        .map(({ exercise }) => exercise)
+        .filter((slug) => context.catalogue.require(slug).family !== 'release'),
     );
     const made = propose({ wishes, context, solve, group, pool, list, character, earlier });
     if (!made && proposals.length === 0) {

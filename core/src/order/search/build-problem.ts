@@ -127,7 +127,8 @@ function placedItem(worked: Worked, { group }: RuleContext): PlacedItem {
     itemId: worked.item.id,
     name: exercise.name,
     ownS: Math.max(1, timed.durationS - secondsOf(timed, 'set-up')),
-    effort: timed.effort,
+    // Letting go is no effort, however the body model weighs the stretch.
+    effort: exercise.family === 'release' ? Math.min(1, timed.effort) : timed.effort,
     spineLoad: timed.spineLoad,
     startBit: positionBit(timed.position),
     positionBits: positionBit(timed.position) | positionBit(timed.endPosition),
