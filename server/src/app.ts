@@ -55,10 +55,14 @@ export function createApp(parts: AppParts): Express {
   return app;
 }
 
-/** Inline styles are needed by the overlay primitives; scripts come from our own files only. */
+/**
+ * Inline styles are needed by the overlay primitives; scripts come from our own files only. The solver
+ * of drafts is compiled code, which the browser takes only when it is told to.
+ */
 const CONTENT_POLICY = {
   defaultSrc: ["'self'"],
-  scriptSrc: ["'self'"],
+  scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+  workerSrc: ["'self'"],
   styleSrc: ["'self'", "'unsafe-inline'"],
   imgSrc: ["'self'", 'data:'],
   connectSrc: ["'self'"],

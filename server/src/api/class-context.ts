@@ -105,6 +105,21 @@ export function familiarTo(
     .sort();
 }
 
+/** How many of the last classes count as lately. */
+const LATELY_CLASSES = 3;
+
+/** Exercises of the last classes that any of these people came to, newest first. */
+export function latelyDone(
+  lessons: readonly TaughtLesson[],
+  personIds: readonly string[],
+): string[] {
+  const own = lessons
+    .filter((lesson) => personIds.some((id) => lesson.personIds.has(id)))
+    .sort((a, b) => b.startsAt.getTime() - a.startsAt.getTime())
+    .slice(0, LATELY_CLASSES);
+  return [...new Set(own.flatMap(({ exercises }) => exercises))];
+}
+
 /** What `analyse` needs to know of a class beyond its plan. */
 export function contextOf(
   studio: Studio,

@@ -27,6 +27,7 @@ interface Lesson {
   plan: Plan;
   day: string;
   familiar: string[];
+  lately: string[];
   attendees: { person: { id: string; name: string }; byHand: object; todayNote: string }[];
 }
 
@@ -243,7 +244,10 @@ describe('what the group knows', () => {
     await taught('2026-07-01T10:00:00Z', 'cat-cow', [a, b, c], true);
     const id = await makeClass(member);
     await member.agent.put(`/api/classes/${id}/attendees`).send({ personIds: people }).expect(200);
-    expect((await lessonOf(id)).familiar).toEqual(['plank']);
+    const lesson = await lessonOf(id);
+    expect(lesson.familiar).toEqual(['plank']);
+    // What any of them did in the last classes, newest first.
+    expect(lesson.lately).toEqual(['clam', 'plank', 'cat-cow']);
   });
 });
 

@@ -7,7 +7,7 @@ import { memberOf } from '../auth/session.ts';
 import { Booking, ClassEvent, ClassNote, ClassRow, PersonRow } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { catalogueFor } from './studio-catalogue.ts';
-import { attendeesOf, dayOf, familiarTo, taughtBetween } from './class-context.ts';
+import { attendeesOf, dayOf, familiarTo, latelyDone, taughtBetween } from './class-context.ts';
 import { ApiError } from './errors.ts';
 import { readBody, readId, readQuery } from './read.ts';
 import { studioOf } from './studio.ts';
@@ -215,6 +215,8 @@ async function whole(row: ClassRow, studioId: string) {
     taught: taught > 0,
     cupboard: studio.cupboard,
     pace: studio.pace,
+    schools: studio.schools ?? [],
+    lately: latelyDone(before, personIds),
   };
 }
 

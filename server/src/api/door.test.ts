@@ -1,6 +1,7 @@
 import type { Express } from 'express';
 import type { Sequelize } from 'sequelize';
 import request from 'supertest';
+import { SCHOOLS } from '@wrenfern/core/plan/schools';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { Studio, User } from '../db/models.ts';
 import {
@@ -194,6 +195,20 @@ describe('owner and instructor', () => {
       .patch('/api/studio')
       .send({ pace: { setUpFactor: 40 } })
       .expect(422);
+  });
+
+  it('an owner keeps schools of the studio, each by a name of its own and with a reason', async () => {
+    const ours = { ...SCHOOLS['graded-load'], id: 'ours', name: 'Ours', why: 'Our backs.' };
+    const send = (schools: unknown) => owner.agent.patch('/api/studio').send({ schools });
+    const none = await owner.agent.get('/api/studio').expect(200);
+    expect((none.body as { schools: unknown }).schools).toEqual([]);
+    const kept = await send([ours]).expect(200);
+    expect((kept.body as { schools: unknown }).schools).toEqual([ours]);
+    const refused = await send([{ ...ours, id: 'classic' }]).expect(422);
+    expect(JSON.stringify(refused.body)).toContain('there is a school \\"classic\\" already');
+    await send([ours, ours]).expect(422);
+    await send([{ ...ours, why: ' ' }]).expect(422);
+    await send([{ ...ours, weights: { ...ours.weights, effort: 9 } }]).expect(422);
   });
 });
 

@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { Router } from 'express';
 import { z } from 'zod';
+import { SCHOOL_IDS } from '@wrenfern/core/plan/plan';
+import { SchoolRules } from '@wrenfern/core/plan/school';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
 import { Cupboard } from '@wrenfern/core/room/props';
 import { hashPassword } from '../auth/passwords.ts';
@@ -15,6 +17,19 @@ const StudioChange = z
     name: z.string().trim().min(1, 'give the studio a name').max(120),
     cupboard: Cupboard,
     pace: Pace,
+    schools: z
+      .array(SchoolRules)
+      .max(20)
+      .superRefine((schools, context) => {
+        schools.forEach(({ id }, index) => {
+          const isTaken =
+            SCHOOL_IDS.some((known) => known === id) ||
+            schools.findIndex((each) => each.id === id) < index;
+          if (!isTaken) return;
+          const message = `there is a school "${id}" already`;
+          context.addIssue({ code: 'custom', path: [index, 'id'], message });
+        });
+      }),
   })
   .partial();
 
@@ -30,7 +45,7 @@ export async function studioOf(studioId: string): Promise<Studio> {
   return studio;
 }
 
-/** The studio itself: its cupboard, its pace, its team. */
+/** The studio itself: its cupboard, its pace, its schools, its team. */
 export function studioRouter(): Router {
   const router = Router();
 
@@ -73,6 +88,6 @@ export function studioRouter(): Router {
   return router;
 }
 
-function whole({ name, slug, isDemo, timeZone, cupboard, pace }: Studio) {
-  return { name, slug, isDemo, timeZone, cupboard, pace };
+function whole({ name, slug, isDemo, timeZone, cupboard, pace, schools }: Studio) {
+  return { name, slug, isDemo, timeZone, cupboard, pace, schools: schools ?? [] };
 }

@@ -2,9 +2,10 @@ import type { QueryInterface, Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as firstTables from './migrations/0001-first-tables.ts';
 import * as studioExercises from './migrations/0002-studio-exercises.ts';
+import * as studioSchools from './migrations/0003-studio-schools.ts';
 
 /** In the order in which they run; a name, once released, never changes. */
-const MIGRATIONS = [firstTables, studioExercises];
+const MIGRATIONS = [firstTables, studioExercises, studioSchools];
 
 /** Brings the tables up to date. Refuses a database that a newer Wrenfern has already changed. */
 export async function migrate(sequelize: Sequelize): Promise<string[]> {

@@ -3,6 +3,7 @@ import type { HandChoice } from '@wrenfern/core/people/choose-option';
 import type { LiveEvent } from '@wrenfern/core/live/events';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { Plan } from '@wrenfern/core/plan/plan';
+import type { SchoolRules } from '@wrenfern/core/plan/school';
 import type { Pace } from '@wrenfern/core/plan/timing/pace';
 import type { Cupboard } from '@wrenfern/core/room/props';
 import {
@@ -22,6 +23,8 @@ export class Studio extends Model<InferAttributes<Studio>, InferCreationAttribut
   declare timeZone: string;
   declare cupboard: Cupboard;
   declare pace: Pace;
+  /** None until the first is made. */
+  declare schools: CreationOptional<SchoolRules[] | null>;
   declare createdAt: CreationOptional<Date>;
   declare updatedAt: CreationOptional<Date>;
 }
@@ -130,6 +133,7 @@ export function bindModels(sequelize: Sequelize): void {
       timeZone: DataTypes.STRING(64),
       cupboard: DataTypes.JSON,
       pace: DataTypes.JSON,
+      schools: DataTypes.JSON,
       createdAt,
       updatedAt,
     },

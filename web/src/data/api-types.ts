@@ -2,6 +2,7 @@ import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 import type { HandChoice } from '@wrenfern/core/people/choose-option';
 import type { Plan } from '@wrenfern/core/plan/plan';
+import type { SchoolRules } from '@wrenfern/core/plan/school';
 import type { Pace } from '@wrenfern/core/plan/timing/pace';
 import type { Cupboard } from '@wrenfern/core/room/props';
 import type { Direction } from '@wrenfern/core/movement/directions';
@@ -62,6 +63,10 @@ export interface WholeClass {
   taught: boolean;
   cupboard: Cupboard;
   pace: Pace;
+  /** The studio's own schools. */
+  schools: SchoolRules[];
+  /** Exercises of the last classes that these people came to, newest first. */
+  lately: string[];
 }
 
 export interface StudioSettings {
@@ -71,6 +76,7 @@ export interface StudioSettings {
   timeZone: string;
   cupboard: Cupboard;
   pace: Pace;
+  schools: SchoolRules[];
 }
 
 export interface TeamMember {

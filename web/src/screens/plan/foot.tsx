@@ -1,47 +1,35 @@
 import { clsx } from 'clsx';
 import { Redo2, Undo2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import type { Finding } from '@wrenfern/core/order/rule';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { Button } from '../../parts/button.tsx';
 import { Rose } from '../../parts/rose.tsx';
+import { Balance } from './balance.tsx';
+import { FindingsStrip } from './findings-strip.tsx';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
 import type { SaveState } from './plan-editor.ts';
 
 /** The total against the hour, the directions, what is left to settle, and whether it is saved. */
 export function Foot() {
-  const { analysis } = usePlanScreen();
-  const { findings } = analysis;
+  const { analysis, preview } = usePlanScreen();
+  const shown = preview ?? analysis;
   return (
-    <footer className="flex shrink-0 items-stretch gap-3 border-t border-line bg-leaf px-3 max-md:flex-wrap max-md:py-2 md:h-[6.75rem] md:px-4">
+    <footer className="flex shrink-0 items-stretch gap-3 border-t border-line bg-leaf px-3 max-md:flex-wrap max-md:py-2 md:h-[7.75rem] md:px-4">
       <Total />
-      <div className="max-lg:hidden">
-        <Rose seconds={analysis.coverage.seconds} size={106} legend />
+      <div className="self-center max-lg:hidden">
+        <Balance>
+          <Rose seconds={shown.coverage.seconds} size={112} legend />
+        </Balance>
       </div>
-      <section
-        aria-label={`${findings.length} to settle`}
-        className="flex min-w-0 flex-1 gap-2 overflow-x-auto py-2 max-md:order-last max-md:basis-full"
-      >
-        {findings.length === 0 ? (
-          <p className="self-center text-soft">
-            {analysis.timeline.items.length === 0
-              ? 'Drag an exercise into the class, or press + on one.'
-              : 'Nothing left to settle.'}
-          </p>
-        ) : (
-          findings.map((finding) => (
-            <FindingCard key={`${finding.rule} ${finding.key}`} finding={finding} />
-          ))
-        )}
-      </section>
-      <SaveCorner count={findings.length} />
+      <FindingsStrip />
+      <SaveCorner count={analysis.findings.length} />
     </footer>
   );
 }
 
 function Total() {
-  const { analysis } = usePlanScreen();
-  const { totalS, targetS, overS, likely } = analysis.timeline;
+  const { analysis, preview } = usePlanScreen();
+  const { totalS, targetS, overS, likely } = (preview ?? analysis).timeline;
   const scale = Math.max(targetS * 1.15, likely.highS);
   const at = (seconds: number) => `${(100 * seconds) / scale}%`;
   return (
@@ -79,57 +67,6 @@ function Total() {
         />
       </div>
     </div>
-  );
-}
-
-function FindingCard({ finding }: { finding: Finding }) {
-  const edit = useEditor((editor) => editor.edit);
-  const select = useEditor((editor) => editor.select);
-  const [first] = finding.itemIds;
-  return (
-    <article className="flex w-[15.3rem] shrink-0 flex-col overflow-hidden rounded-xl border border-copper-line bg-copper-soft px-3 py-1.5">
-      <button
-        type="button"
-        className="line-clamp-3 text-left leading-snug focus-visible:-outline-offset-2"
-        title={finding.sentence}
-        onClick={() => select(first)}
-      >
-        {finding.sentence}
-      </button>
-      <div className="mt-auto flex items-center gap-3 pt-0.5">
-        {finding.repairs[0] ? (
-          <button
-            type="button"
-            className="min-w-0 truncate font-semibold text-copper underline"
-            title={finding.repairs[0].label}
-            onClick={() => finding.repairs[0] && edit(finding.repairs[0].edit)}
-          >
-            {finding.repairs[0].label}
-          </button>
-        ) : null}
-        <Popover.Root>
-          <Popover.Trigger className="ml-auto shrink-0 text-soft underline decoration-dotted">
-            why?
-          </Popover.Trigger>
-          <Note>
-            <p className="font-semibold">{finding.sentence}</p>
-            <p>{finding.why}</p>
-            <p className="text-soft">
-              Rule {finding.rule}: {finding.statement} Common practice.
-            </p>
-            {finding.repairs.map((repair) => (
-              <Button
-                key={repair.label}
-                className="h-auto w-full justify-start text-left"
-                onClick={() => edit(repair.edit)}
-              >
-                {repair.label}
-              </Button>
-            ))}
-          </Note>
-        </Popover.Root>
-      </div>
-    </article>
   );
 }
 

@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
-import type { Exercise } from '@wrenfern/core/movement/exercise';
+import { optionOf, type Exercise } from '@wrenfern/core/movement/exercise';
 import { explainReason } from '@wrenfern/core/people/reasons';
 import type { Version } from '@wrenfern/core/people/choose-options';
 import {
@@ -11,6 +11,7 @@ import {
   type PauseItem,
 } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
+import { schoolWords } from '@wrenfern/core/plan/school-words';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { doseOf } from '@wrenfern/core/plan/usual';
 import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
@@ -139,7 +140,7 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
       </div>
       <OptionList item={item} exercise={exercise} />
       <WhyHere exercise={exercise} timed={timed} />
-      <Words exercise={exercise} />
+      <Words exercise={exercise} number={timed.option ?? exercise.standard} />
     </>
   );
 }
@@ -248,7 +249,9 @@ function WhyHere({ exercise, timed }: { exercise: Exercise; timed: TimedItem }) 
   );
 }
 
-function Words({ exercise }: { exercise: Exercise }) {
+function Words({ exercise, number }: { exercise: Exercise; number: number }) {
+  const school = rulesOf(useEditor((editor) => editor.plan.school));
+  const words = schoolWords(exercise, optionOf(exercise, number), school);
   return (
     <section aria-label="Words">
       <h3 className="mb-1 text-base">Say</h3>
@@ -258,9 +261,10 @@ function Words({ exercise }: { exercise: Exercise }) {
         ))}
       </ul>
       <p className="mt-2 text-soft">
-        {POSITION_WORDS[exercise.position]} ·{' '}
-        {exercise.breath.phases.map(({ on, doing }) => `${on}: ${doing}`).join(' · ')}
+        {POSITION_WORDS[exercise.position]} · {words.breath}
       </p>
+      {words.pelvis ? <p className="mt-1 text-soft">{words.pelvis}</p> : null}
+      <p className="mt-1 text-soft">{words.level}</p>
       <Link
         to={`/library/${exercise.slug}`}
         className="mt-1 inline-block font-semibold text-fern underline"

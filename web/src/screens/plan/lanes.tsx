@@ -2,7 +2,7 @@ import { area, curveMonotoneY, line } from 'd3';
 import { swellBand } from '@wrenfern/core/order/swell';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
-import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
+import type { TimedItem, Timeline } from '@wrenfern/core/plan/timing/timeline';
 import { catalogue } from '../../data/catalogue.ts';
 import { petalsOf } from '../../parts/directions.ts';
 import { Rose } from '../../parts/rose.tsx';
@@ -134,10 +134,19 @@ export function Lanes({ layout }: { layout: ScoreLayout }) {
   );
 }
 
+/** The effort of another order of the class, laid on the rows of this one by the clock. */
+function swellOf({ items }: Timeline, layout: ScoreLayout): [number, number][] {
+  const { width } = LANES[4];
+  return items.map((item) => [
+    (item.effort / 5) * (width - 4) + 1,
+    topAt(layout, item.startS + item.durationS / 2),
+  ]);
+}
+
 /** Effort grows sideways, with the band that the school likes behind it. */
 function Swell({ layout }: { layout: ScoreLayout }) {
   const school = useEditor((editor) => editor.plan.school);
-  const { analysis } = usePlanScreen();
+  const { analysis, preview } = usePlanScreen();
   const { width } = LANES[4];
   const x = (effort: number) => (effort / 5) * (width - 4) + 1;
   const end = layout.rows.at(-1);
@@ -158,6 +167,10 @@ function Swell({ layout }: { layout: ScoreLayout }) {
   const edge = line()
     .y(([, y]) => y)
     .x(([effort]) => x(effort))
+    .curve(curveMonotoneY);
+  const ghost = line()
+    .y(([, y]) => y)
+    .x(([left]) => left)
     .curve(curveMonotoneY);
   const band = area<{ low: number; high: number; y: number }>()
     .y((point) => point.y)
@@ -181,6 +194,15 @@ function Swell({ layout }: { layout: ScoreLayout }) {
       <path d={band(bandPoints) ?? ''} fill="var(--slate-soft)" />
       <path d={shape(points) ?? ''} fill="var(--mist)" opacity={0.85} />
       <path d={edge(points) ?? ''} fill="none" stroke="var(--fern)" strokeWidth={1.8} />
+      {preview ? (
+        <path
+          d={ghost(swellOf(preview.timeline, layout)) ?? ''}
+          fill="none"
+          stroke="var(--copper)"
+          strokeWidth={1.6}
+          strokeDasharray="4 3"
+        />
+      ) : null}
       {layout.rows.map(({ item, top, height }) => (
         <g key={item.itemId}>
           <circle cx={x(item.effort)} cy={top + height / 2} r={2.6} fill="var(--fern)" />

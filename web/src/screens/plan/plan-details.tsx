@@ -1,20 +1,12 @@
 import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
 import { freshItemId } from '@wrenfern/core/order/running-order';
-import type { School } from '@wrenfern/core/plan/plan';
 import { shareOfTime } from '@wrenfern/core/plan/timing/timeline';
 import { Button } from '../../parts/button.tsx';
 import { Field, inputClass } from '../../parts/field.tsx';
 import { IconButton } from '../../parts/icon-button.tsx';
-import { Select } from '../../parts/select.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
-
-const SCHOOLS: { value: School; name: string }[] = [
-  { value: 'foundations-first', name: 'Foundations first' },
-  { value: 'graded-load', name: 'Graded load, for backs that complain' },
-  { value: 'timed-sets', name: 'Timed sets' },
-  { value: 'classic', name: 'Classic sequence' },
-];
+import { SchoolPart } from './school-part.tsx';
 
 /** The class as a whole: its name, length, school, parts and how its time divides. */
 export function PlanDetailsPanel() {
@@ -39,7 +31,7 @@ export function PlanDetailsPanel() {
           />
         )}
       </Field>
-      <div className="grid grid-cols-[5.25rem_1fr] items-end gap-2">
+      <div className="w-32">
         <Stepper
           label="length"
           unit="min"
@@ -49,13 +41,8 @@ export function PlanDetailsPanel() {
           step={5}
           onChange={(minutes) => edit({ type: 'setDetails', details: { targetS: minutes * 60 } })}
         />
-        <Select
-          label="School"
-          value={plan.school}
-          choices={SCHOOLS}
-          onChange={(school) => edit({ type: 'setDetails', details: { school } })}
-        />
       </div>
+      <SchoolPart />
       <Field label="Note for the class">
         {(named) => (
           <textarea

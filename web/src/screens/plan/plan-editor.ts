@@ -32,6 +32,8 @@ export interface PlanEditor {
   plan: Plan;
   revision: number;
   selectedId: string | undefined;
+  /** The finding that is open at the foot, by `findingId`. */
+  focusedFinding: string | undefined;
   save: SaveState;
   past: Edit[];
   future: Edit[];
@@ -41,6 +43,7 @@ export interface PlanEditor {
   undo: () => void;
   redo: () => void;
   select: (itemId: string | undefined) => void;
+  focusFinding: (id: string | undefined) => void;
   saveNow: () => Promise<void>;
   /** Ends a conflict: mine saved over theirs, or theirs in place of mine. */
   settle: (keep: 'mine' | 'theirs') => void;
@@ -80,6 +83,7 @@ export function createPlanEditor(parts: EditorParts): StoreApi<PlanEditor> {
       plan: parts.plan,
       revision: parts.revision,
       selectedId: undefined,
+      focusedFinding: undefined,
       save: { status: 'saved' },
       past: [],
       future: [],
@@ -110,6 +114,8 @@ export function createPlanEditor(parts: EditorParts): StoreApi<PlanEditor> {
       },
 
       select: (selectedId) => set({ selectedId }),
+
+      focusFinding: (focusedFinding) => set({ focusedFinding }),
 
       saveNow: async () => {
         cancelTimer();

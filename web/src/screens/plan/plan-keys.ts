@@ -1,9 +1,11 @@
 import { useEffect } from 'react';
 import type { StoreApi } from 'zustand/vanilla';
+import type { Finding } from '@wrenfern/core/order/rule';
 import { itemsOf } from '@wrenfern/core/plan/plan';
 import type { KeyHint } from '../../app/keys-help.tsx';
 import { isTyping } from '../../app/typing.ts';
 import { nudge } from './drag.ts';
+import { findingId, stepFinding } from './findings.ts';
 import type { PlanEditor } from './plan-editor.ts';
 
 export const PLAN_KEYS: readonly KeyHint[] = [
@@ -11,6 +13,8 @@ export const PLAN_KEYS: readonly KeyHint[] = [
   { keys: 'Ctrl K', does: 'Go to any screen, class or exercise' },
   { keys: 'j and k', does: 'Choose the next or the previous row' },
   { keys: 'Alt ↑ and Alt ↓', does: 'Move the chosen row' },
+  { keys: 'n and p', does: 'Open the next or the previous thing to settle' },
+  { keys: '1, 2, 3', does: 'Take that repair of the thing that is open' },
   { keys: 'Delete', does: 'Remove the chosen row' },
   { keys: 'Ctrl Z', does: 'Undo' },
   { keys: 'Ctrl Shift Z', does: 'Redo' },
@@ -19,7 +23,11 @@ export const PLAN_KEYS: readonly KeyHint[] = [
 ];
 
 /** The keys of the Plan screen; fields keep theirs. */
-export function usePlanKeys(editor: StoreApi<PlanEditor>, searchId: string): void {
+export function usePlanKeys(
+  editor: StoreApi<PlanEditor>,
+  searchId: string,
+  findings: readonly Finding[],
+): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.defaultPrevented) return;
@@ -32,11 +40,31 @@ export function usePlanKeys(editor: StoreApi<PlanEditor>, searchId: string): voi
         return;
       }
       if (isCommand) return;
-      if (act(editor.getState(), event, searchId)) event.preventDefault();
+      const state = editor.getState();
+      if (act(state, event, searchId) || settle(state, event, findings)) event.preventDefault();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [editor, searchId]);
+  }, [editor, searchId, findings]);
+}
+
+/** Steps through what is left to settle, and takes repairs by their number. */
+function settle(editor: PlanEditor, event: KeyboardEvent, findings: readonly Finding[]): boolean {
+  if (event.altKey) return false;
+  if (event.key === 'n' || event.key === 'p') {
+    const next = stepFinding(findings, editor.focusedFinding, event.key === 'n' ? 1 : -1);
+    if (!next) return false;
+    editor.focusFinding(findingId(next));
+    editor.select(next.itemIds[0]);
+    return true;
+  }
+  const number = Number(event.key);
+  if (number < 1 || number > 3 || event.key.trim() === '') return false;
+  const open = findings.find((finding) => findingId(finding) === editor.focusedFinding);
+  const repair = (open ?? findings[0])?.repairs()[number - 1];
+  if (!repair) return false;
+  editor.edit(repair.edit);
+  return true;
 }
 
 /** True when the key was ours. */

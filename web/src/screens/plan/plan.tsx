@@ -17,6 +17,8 @@ import { ListPlus, PanelRight } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { useSWRConfig } from 'swr';
+import type { Analysis } from '@wrenfern/core';
+import { applyEdit, type Edit } from '@wrenfern/core/plan/edits';
 import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { useLesson } from '../../app/class-shell.tsx';
 import { KeysHelp } from '../../app/keys-help.tsx';
@@ -35,6 +37,7 @@ import { Inspector } from './inspector.tsx';
 import { PlanScreenContext } from './plan-context.tsx';
 import { createPlanEditor, type PlanEditor } from './plan-editor.ts';
 import { PLAN_KEYS, usePlanKeys } from './plan-keys.ts';
+import { PlanTools } from './plan-tools.tsx';
 import { Score } from './score.tsx';
 
 const SEARCH_ID = 'catalogue-search';
@@ -90,15 +93,20 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
   const plan = useStore(editor, (state: PlanEditor) => state.plan);
   const selectedId = useStore(editor, (state: PlanEditor) => state.selectedId);
   const analysis = useMemo(() => analyseClass(lesson, plan), [lesson, plan]);
+  const [preview, setPreview] = useState<Analysis>();
   const screen = useMemo(
-    () => ({ editor, analysis, attendees: lesson.attendees }),
-    [editor, analysis, lesson.attendees],
+    () => ({ editor, analysis, attendees: lesson.attendees, preview }),
+    [editor, analysis, lesson.attendees, preview],
   );
-  usePlanKeys(editor, SEARCH_ID);
+  const previewDrop = (edit: Edit | undefined) => {
+    const result = edit && applyEdit(editor.getState().plan, edit);
+    setPreview(result?.ok ? analyseClass(lesson, result.plan) : undefined);
+  };
+  usePlanKeys(editor, SEARCH_ID, analysis.findings);
   useSaveOnLeave(editor);
   return (
     <PlanScreenContext value={screen}>
-      <DragArea editor={editor}>
+      <DragArea editor={editor} onHold={previewDrop}>
         <div className="flex min-h-0 flex-1">
           <aside
             aria-label="Exercises to add"
@@ -107,7 +115,8 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
             <CataloguePanel day={lesson.day} searchId={SEARCH_ID} />
           </aside>
           <section aria-label="Score" className="flex min-w-0 flex-1 flex-col">
-            <div className="flex gap-2 border-b border-line p-2 lg:hidden">
+            <div className="flex flex-wrap gap-2 border-b border-line p-2 lg:hidden">
+              <PlanTools />
               <Sheet
                 title="Exercises"
                 from="left"
@@ -157,9 +166,12 @@ const collide: CollisionDetection = (input) => {
 
 function DragArea({
   editor,
+  onHold,
   children,
 }: {
   editor: ReturnType<typeof createPlanEditor>;
+  /** What would be changed if it were dropped here; nothing when it is over no place. */
+  onHold: (edit: Edit | undefined) => void;
   children: React.ReactNode;
 }) {
   const [dragged, setDragged] = useState<string>();
@@ -167,16 +179,24 @@ function DragArea({
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const drop = ({ active, over }: DragEndEvent) => {
-    setDragged(undefined);
-    if (!over) return;
-    const { plan, edit, select } = editor.getState();
+  const editOf = ({ active, over }: Pick<DragEndEvent, 'active' | 'over'>): Edit | undefined => {
+    if (!over) return undefined;
+    const { plan } = editor.getState();
     const slug = slugOf(String(active.id));
     const exercise = slug ? catalogue.get(slug) : undefined;
-    const made = exercise
+    return exercise
       ? dropNew(plan, exercise, String(over.id))
       : dropRow(plan, String(active.id), String(over.id));
+  };
+  const letGo = () => {
+    setDragged(undefined);
+    onHold(undefined);
+  };
+  const drop = (event: DragEndEvent) => {
+    letGo();
+    const made = editOf(event);
     if (!made) return;
+    const { edit, select } = editor.getState();
     edit(made);
     if (made.type === 'addItem') select(made.item.id);
   };
@@ -186,7 +206,8 @@ function DragArea({
       collisionDetection={collide}
       accessibility={{ announcements: announce(editor) }}
       onDragStart={({ active }) => setDragged(String(active.id))}
-      onDragCancel={() => setDragged(undefined)}
+      onDragOver={(event) => onHold(editOf(event))}
+      onDragCancel={letGo}
       onDragEnd={drop}
     >
       {children}

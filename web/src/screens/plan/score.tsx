@@ -3,6 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { clsx } from 'clsx';
 import { Coffee, GripVertical } from 'lucide-react';
 import { useMemo, type CSSProperties, type ReactNode } from 'react';
+import type { Finding } from '@wrenfern/core/order/rule';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import type { ExerciseItem, Item } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
@@ -13,8 +14,10 @@ import { catalogue } from '../../data/catalogue.ts';
 import { Figure } from '../../parts/figure.tsx';
 import { Frond } from '../../parts/frond.tsx';
 import { flatIds, headerId, rowId } from './drag.ts';
+import { findingId } from './findings.ts';
 import { LaneHeads, Lanes, LANES_WIDTH } from './lanes.tsx';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
+import { PlanTools } from './plan-tools.tsx';
 import { layOutScore, type ScoreHeader, type ScoreRow } from './score-layout.ts';
 
 /** A finding about more rows than this speaks of the whole class and marks none. */
@@ -28,17 +31,15 @@ export function Score() {
   const items = new Map(
     plan.segments.flatMap((segment) => segment.items).map((item) => [item.id, item]),
   );
-  const marked = new Set(
-    analysis.findings
-      .filter(({ itemIds }) => itemIds.length <= MARKS_AT_MOST)
-      .flatMap(({ itemIds }) => itemIds),
-  );
+  const focusedId = useEditor((editor) => editor.focusedFinding);
+  const marks = marksOf(analysis.findings, focusedId);
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <div className="flex h-9 shrink-0 border-b border-line max-md:hidden">
-        <span className="flex-1 self-end pb-1.5 pl-16 text-[0.8125rem] text-soft" aria-hidden>
-          Exercise
-        </span>
+        <div className="flex flex-1 items-center gap-1.5 pl-2 max-lg:hidden">
+          <PlanTools />
+        </div>
+        <span className="flex-1 lg:hidden" />
         <LaneHeads />
         <span className="w-4" />
       </div>
@@ -57,7 +58,7 @@ export function Score() {
                     .map((row) => {
                       const item = items.get(row.item.itemId);
                       return item ? (
-                        <Row key={item.id} row={row} item={item} isMarked={marked.has(item.id)} />
+                        <Row key={item.id} row={row} item={item} mark={marks.get(item.id)} />
                       ) : null;
                     })}
                 </SegmentRows>
@@ -71,6 +72,21 @@ export function Score() {
       </div>
     </div>
   );
+}
+
+/** How a row is marked: by the finding that is open, by what must hold, or by what should. */
+type Mark = 'focused' | 'must' | 'should';
+
+function marksOf(findings: readonly Finding[], focusedId: string | undefined): Map<string, Mark> {
+  const marks = new Map<string, Mark>();
+  const marking = findings.filter(({ itemIds }) => itemIds.length <= MARKS_AT_MOST);
+  for (const { itemIds, binding } of marking) {
+    for (const id of itemIds)
+      if (binding || !marks.has(id)) marks.set(id, binding ? 'must' : 'should');
+  }
+  const focused = findings.find((finding) => findingId(finding) === focusedId);
+  for (const id of focused?.itemIds ?? []) marks.set(id, 'focused');
+  return marks;
 }
 
 function SegmentRows({
@@ -109,7 +125,9 @@ function SegmentRows({
   );
 }
 
-function Row({ row, item, isMarked }: { row: ScoreRow; item: Item; isMarked: boolean }) {
+function Row({ row, item, mark }: { row: ScoreRow; item: Item; mark: Mark | undefined }) {
+  const { analysis } = usePlanScreen();
+  const focusFinding = useEditor((editor) => editor.focusFinding);
   const isSelected = useEditor((editor) => editor.selectedId === item.id);
   const select = useEditor((editor) => editor.select);
   const { attributes, listeners, setNodeRef, transform, transition, isDragging, isOver } =
@@ -134,9 +152,11 @@ function Row({ row, item, isMarked }: { row: ScoreRow; item: Item; isMarked: boo
           'group flex min-w-0 flex-1 items-stretch overflow-hidden rounded-xl border',
           isSelected
             ? 'border-fern bg-mist ring-1 ring-fern'
-            : isMarked
-              ? 'border-copper-line bg-leaf'
-              : 'border-line bg-leaf',
+            : mark === 'focused'
+              ? 'border-copper bg-copper-soft'
+              : mark
+                ? 'border-copper-line bg-leaf'
+                : 'border-line bg-leaf',
           item.kind === 'pause' && !isSelected && 'bg-slate-soft',
           isOver && !isDragging && 'border-t-fern border-t-4',
         )}
@@ -152,13 +172,17 @@ function Row({ row, item, isMarked }: { row: ScoreRow; item: Item; isMarked: boo
         </button>
         <button
           type="button"
-          onClick={() => select(item.id)}
+          onClick={() => {
+            select(item.id);
+            const own = analysis.findings.find(({ itemIds }) => itemIds.includes(item.id));
+            if (own) focusFinding(findingId(own));
+          }}
           aria-pressed={isSelected}
           data-item={item.id}
           className="flex min-w-0 flex-1 items-center gap-3 pr-2 text-left focus-visible:-outline-offset-2"
         >
           {item.kind === 'exercise' ? (
-            <ExerciseWords item={item} timed={row.item} height={row.height} isMarked={isMarked} />
+            <ExerciseWords item={item} timed={row.item} height={row.height} mark={mark} />
           ) : (
             <>
               <Coffee size={15} className="ml-1 shrink-0 text-slate" aria-hidden />
@@ -178,12 +202,12 @@ function ExerciseWords({
   item,
   timed,
   height,
-  isMarked,
+  mark,
 }: {
   item: ExerciseItem;
   timed: TimedItem;
   height: number;
-  isMarked: boolean;
+  mark: Mark | undefined;
 }) {
   const exercise = catalogue.require(item.exercise);
   const option = exercise.options[(timed.option ?? 1) - 1];
@@ -204,11 +228,17 @@ function ExerciseWords({
         <span className="truncate font-semibold">{exercise.name}</span>
         <span className="truncate text-[0.8125rem] text-soft">
           {dose} · {showClock(timed.durationS)}
-          {isMarked ? <span className="sr-only">, has something to settle</span> : null}
+          {mark ? <span className="sr-only">, has something to settle</span> : null}
         </span>
       </span>
-      {isMarked ? (
-        <span className="size-2 shrink-0 rounded-full bg-copper" title="Something to settle" />
+      {mark ? (
+        <span
+          className={clsx(
+            'size-2.5 shrink-0 rounded-full border border-copper',
+            mark === 'should' ? 'bg-leaf' : 'bg-copper',
+          )}
+          title={mark === 'should' ? 'Something that should be settled' : 'Something to settle'}
+        />
       ) : null}
       <Frond
         option={timed.option ?? 1}

@@ -1,5 +1,7 @@
 import { useCallback, useEffect, useRef } from 'react';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
+import type { SchoolRules } from '@wrenfern/core/plan/school';
+import { schoolWords } from '@wrenfern/core/plan/school-words';
 import type { NowView } from '@wrenfern/core/live/run-class';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { catalogue } from '../../data/catalogue.ts';
@@ -18,10 +20,11 @@ const PART_NOW = {
 } as const;
 
 /** One thing at arm's length: name, count, figure, breath, two words to say, what to watch. */
-export function NowStage({ now }: { now: NowView }) {
+export function NowStage({ now, school }: { now: NowView; school: SchoolRules }) {
   const exercise = now.item.exercise ? catalogue.get(now.item.exercise) : undefined;
   const option = exercise?.options[(now.item.option ?? 1) - 1];
   const props = option?.props.filter((use) => !use.optional) ?? [];
+  const words = exercise && option ? schoolWords(exercise, option, school) : undefined;
   const shareAt = useShareAt(now);
   const held = props.map((use) => `${PROP_WORDS[use.prop]} ${use.place}`);
   return (
@@ -52,7 +55,11 @@ export function NowStage({ now }: { now: NowView }) {
             className="h-auto w-full max-w-xl min-w-0 max-lg:max-w-md max-sm:max-w-52"
           />
         ) : null}
-        <Ring now={now} exercise={exercise} />
+        <Ring
+          now={now}
+          exercise={exercise}
+          natural={school.defaults.breath === 'natural' ? words?.breath : undefined}
+        />
       </div>
       {exercise ? (
         <div className="grid gap-4 text-xl max-sm:text-lg sm:grid-cols-2">
@@ -60,6 +67,7 @@ export function NowStage({ now }: { now: NowView }) {
             {exercise.cues.slice(0, 2).map((cue) => (
               <p key={cue}>“{cue}”</p>
             ))}
+            {words?.pelvis ? <p className="text-lg text-soft">{words.pelvis}</p> : null}
           </Card>
           <Card title="Watch">
             {exercise.faults.slice(0, 2).map(({ fault, remedy }) => (
@@ -120,11 +128,22 @@ const RADIUS = 88;
 const ROUND = 2 * Math.PI * RADIUS;
 
 /** Time left of the item round the breath of the moment. */
-function Ring({ now, exercise }: { now: NowView; exercise: Exercise | undefined }) {
+function Ring({
+  now,
+  exercise,
+  natural,
+}: {
+  now: NowView;
+  exercise: Exercise | undefined;
+  /** Said in place of the phases where breath is left natural. */
+  natural: string | undefined;
+}) {
   const total = Math.max(1, now.itemElapsedS + Math.max(0, now.itemLeftS));
   const share = Math.min(1, now.itemElapsedS / total);
   const over = now.itemLeftS < 0;
-  const phases = exercise?.breath.phases ?? [];
+  const phases = natural
+    ? [{ on: 'free' as const, doing: natural }]
+    : (exercise?.breath.phases ?? []);
   const phase =
     now.part?.kind === 'work' ? phases[Math.floor(phaseShare(now) * phases.length)] : undefined;
   return (

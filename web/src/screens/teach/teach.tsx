@@ -11,6 +11,7 @@ import { Button, buttonClass } from '../../parts/button.tsx';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
 import { minutes } from '../../parts/dates.ts';
+import { rulesOf } from '@wrenfern/core/plan/schools';
 import { NowStage } from './now-stage.tsx';
 import { TeachBar } from './teach-bar.tsx';
 import { TeachTop } from './teach-top.tsx';
@@ -84,7 +85,7 @@ function Teach({ lesson, known }: { lesson: WholeClass; known: readonly LiveEven
     <main className="flex h-dvh flex-col">
       <TeachTop lesson={lesson} timeline={timeline} run={run} />
       <div className="flex min-h-0 flex-1 max-md:flex-col max-md:overflow-y-auto">
-        <NowStage now={run.now} />
+        <NowStage now={run.now} school={rulesOf(lesson.plan.school)} />
         <VersionsAside lesson={lesson} analysis={analysis} run={run} now={run.now} />
       </div>
       <TeachBar run={run} now={run.now} />

@@ -1,0 +1,26 @@
+import { wrap, type Remote } from 'comlink';
+import type { SearchContext, SearchWorker } from '../workers/search-worker.ts';
+import type { WholeClass } from './api-types.ts';
+import { ownExercises } from './catalogue.ts';
+import { contextOf } from './class-analysis.ts';
+
+let remote: Remote<SearchWorker> | undefined;
+
+/** The worker that orders and drafts; started when it is first needed, kept for the next time. */
+export function searchWorker(): Remote<SearchWorker> {
+  remote ??= wrap<SearchWorker>(
+    new Worker(new URL('../workers/search-worker.ts', import.meta.url), { type: 'module' }),
+  );
+  return remote;
+}
+
+/** What a search knows of a class. */
+export function searchContext(lesson: WholeClass): SearchContext {
+  const { pace, familiar } = contextOf(lesson);
+  return {
+    own: ownExercises(),
+    attendees: lesson.attendees,
+    day: lesson.day,
+    timing: { ...(pace ? { pace } : {}), ...(familiar ? { familiar } : {}) },
+  };
+}

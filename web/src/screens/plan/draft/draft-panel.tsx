@@ -1,0 +1,176 @@
+import { proxy } from 'comlink';
+import { X } from 'lucide-react';
+import { Dialog } from 'radix-ui';
+import { useState, type ReactNode } from 'react';
+import { toast } from 'sonner';
+import type { DraftProgress, DraftResult } from '@wrenfern/core/draft/draft-plan';
+import { DraftWishes } from '@wrenfern/core/draft/wishes';
+import { listWords } from '@wrenfern/core/movement/words';
+import type { WholeClass } from '../../../data/api-types.ts';
+import { sentenceOf } from '../../../data/request.ts';
+import { searchContext, searchWorker } from '../../../data/search.ts';
+import { Button } from '../../../parts/button.tsx';
+import { useEditor } from '../plan-context.tsx';
+import { Proposals } from './proposals.tsx';
+import { WishesForm } from './wishes-form.tsx';
+
+type State =
+  | { status: 'wishing' }
+  | { status: 'drafting'; step: DraftProgress | undefined }
+  | { status: 'drafted'; result: DraftResult };
+
+/** Wishes as sentences; three classes that fulfil them, or the wishes that are in the way. */
+export function DraftPanel({ lesson, trigger }: { lesson: WholeClass; trigger: ReactNode }) {
+  const plan = useEditor((editor) => editor.plan);
+  const [isOpen, setOpen] = useState(false);
+  const [state, setState] = useState<State>({ status: 'wishing' });
+  const [wishes, setWishes] = useState<DraftWishes>(() =>
+    DraftWishes.parse({
+      title: plan.title,
+      machine: plan.machine,
+      school: plan.school,
+      targetS: plan.targetS,
+      lately: lesson.lately,
+    }),
+  );
+  const draft = async (wanted: DraftWishes) => {
+    setState({ status: 'drafting', step: undefined });
+    try {
+      const result = await searchWorker().draft(
+        wanted,
+        searchContext(lesson),
+        proxy((step: DraftProgress) => setState({ status: 'drafting', step })),
+      );
+      setState(result ? { status: 'drafted', result } : { status: 'wishing' });
+    } catch (error) {
+      setState({ status: 'wishing' });
+      toast.error(sentenceOf(error));
+    }
+  };
+  const again = () => {
+    const next = { ...wishes, seed: wishes.seed + 1 };
+    setWishes(next);
+    void draft(next);
+  };
+  return (
+    <Dialog.Root
+      open={isOpen}
+      onOpenChange={(open) => {
+        setOpen(open);
+        if (!open && state.status === 'drafting') void searchWorker().stop();
+      }}
+    >
+      <Dialog.Trigger asChild>{trigger}</Dialog.Trigger>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed inset-3 z-50 mx-auto flex max-w-6xl flex-col overflow-hidden rounded-2xl border border-line bg-paper shadow-xl sm:inset-6"
+        >
+          <div className="flex items-start justify-between gap-3 px-5 pt-4">
+            <div>
+              <Dialog.Title className="text-2xl">Draft for me</Dialog.Title>
+              <p className="text-soft">
+                {lesson.attendees.length > 0
+                  ? `For the ${lesson.attendees.length} who come: everyone has something to do, in three ways at most.`
+                  : 'Nobody is booked yet: the draft knows no cautions.'}
+              </p>
+            </div>
+            <Dialog.Close
+              aria-label="Close"
+              className="grid size-8 place-items-center rounded-lg hover:bg-mist"
+            >
+              <X size={18} aria-hidden />
+            </Dialog.Close>
+          </div>
+          <div className="min-h-0 flex-1 overflow-y-auto px-5 py-4">
+            {state.status === 'drafted' ? (
+              <Drafted
+                lesson={lesson}
+                wishes={wishes}
+                result={state.result}
+                onUse={() => setOpen(false)}
+              />
+            ) : (
+              <WishesForm wishes={wishes} schools={lesson.schools} onChange={setWishes} />
+            )}
+          </div>
+          <div className="flex flex-wrap items-center gap-3 border-t border-line bg-leaf px-5 py-3">
+            {state.status === 'wishing' ? (
+              <Button look="main" onClick={() => void draft(wishes)}>
+                Draft three classes
+              </Button>
+            ) : null}
+            {state.status === 'drafting' ? (
+              <>
+                <p role="status" className="font-semibold">
+                  {state.step
+                    ? `${capital(state.step.phase)} … ${state.step.ready} of ${state.step.of} ready`
+                    : 'Starting …'}
+                </p>
+                <Button onClick={() => void searchWorker().stop()}>Stop</Button>
+              </>
+            ) : null}
+            {state.status === 'drafted' ? (
+              <>
+                <Button onClick={() => setState({ status: 'wishing' })}>Change the wishes</Button>
+                {state.result.kind === 'proposals' ? (
+                  <Button onClick={again}>Three others</Button>
+                ) : null}
+              </>
+            ) : null}
+            <p className="ml-auto max-w-md text-[0.8125rem] text-soft">
+              A draft shows the usual cautions; it clears nobody. Clinicians, makers’ instructions
+              and local rules come first.
+            </p>
+          </div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function Drafted({
+  lesson,
+  wishes,
+  result,
+  onUse,
+}: {
+  lesson: WholeClass;
+  wishes: DraftWishes;
+  result: DraftResult;
+  onUse: () => void;
+}) {
+  if (result.kind === 'proposals') {
+    return <Proposals lesson={lesson} wishes={wishes} proposals={result.proposals} onUse={onUse} />;
+  }
+  return (
+    <div
+      role="alert"
+      className="max-w-2xl rounded-2xl border border-copper-line bg-copper-soft p-5"
+    >
+      <h3 className="text-lg text-copper">
+        {result.kind === 'conflict'
+          ? 'These can’t be had together'
+          : 'No class was found in the time there was'}
+      </h3>
+      {result.kind === 'conflict' ? (
+        <>
+          <p className="mt-1 text-lg">{capital(listWords(result.wishes))}.</p>
+          <p className="mt-1">
+            No smaller set of your wishes is in the way. Let go of one of them and the rest can be
+            had, as far as these are concerned.
+          </p>
+        </>
+      ) : (
+        <p className="mt-1">
+          Nothing shows that there is none. Wish for less, or try three others.
+        </p>
+      )}
+    </div>
+  );
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

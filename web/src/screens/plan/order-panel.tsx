@@ -1,0 +1,300 @@
+import { proxy } from 'comlink';
+import { Link2, Pin } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
+import { toast } from 'sonner';
+import { COST_WORDS } from '@wrenfern/core/order/search/cost-words';
+import type { OrderMove, OrderResult } from '@wrenfern/core/order/search/order-plan';
+import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
+import { rulesOf } from '@wrenfern/core/plan/schools';
+import { COST_IDS } from '@wrenfern/core/plan/school';
+import type { WholeClass } from '../../data/api-types.ts';
+import { catalogue } from '../../data/catalogue.ts';
+import { sentenceOf } from '../../data/request.ts';
+import { searchContext, searchWorker } from '../../data/search.ts';
+import { Button } from '../../parts/button.tsx';
+import { Sheet } from '../../parts/dialog.tsx';
+import { IconButton } from '../../parts/icon-button.tsx';
+import type { OrderStep } from '../../workers/search-worker.ts';
+import { ComparePlans } from './compare-plans.tsx';
+import { useEditor } from './plan-context.tsx';
+
+type State =
+  | { status: 'ready' }
+  | { status: 'searching'; step: OrderStep | undefined }
+  | { status: 'found'; result: OrderResult; of: Plan };
+
+interface Locks {
+  pinned: ReadonlySet<string>;
+  joined: ReadonlySet<string>;
+  partsStay: boolean;
+}
+
+/** The best running order: as a list of moves, each with what it gains, taken singly or together. */
+export function OrderPanel({ lesson, trigger }: { lesson: WholeClass; trigger: ReactNode }) {
+  const plan = useEditor((editor) => editor.plan);
+  const edit = useEditor((editor) => editor.edit);
+  const [isOpen, setOpen] = useState(false);
+  const [state, setState] = useState<State>({ status: 'ready' });
+  const [locks, setLocks] = useState<Locks>({
+    pinned: new Set(),
+    joined: new Set(),
+    partsStay: true,
+  });
+  const search = async (of: Plan, under: Locks) => {
+    setState({ status: 'searching', step: undefined });
+    try {
+      const result = await searchWorker().order(
+        of,
+        searchContext(lesson),
+        { pinned: [...under.pinned], joined: [...under.joined], partsStay: under.partsStay },
+        proxy((step: OrderStep) => setState({ status: 'searching', step })),
+      );
+      setState({ status: 'found', result, of });
+    } catch (error) {
+      setState({ status: 'ready' });
+      toast.error(sentenceOf(error));
+    }
+  };
+  const change = (next: Locks) => {
+    setLocks(next);
+    void search(plan, next);
+  };
+  const take = (move: OrderMove) => {
+    edit(move.edit);
+    toast.success(move.label);
+  };
+  const isOld = state.status === 'found' && state.of !== plan;
+  return (
+    <Sheet
+      title="Order for me"
+      from="right"
+      open={isOpen}
+      onOpenChange={(open) => {
+        setOpen(open);
+        if (open) void search(plan, locks);
+        else if (state.status === 'searching') void searchWorker().stop();
+      }}
+      trigger={trigger}
+    >
+      <div className="flex flex-col gap-4">
+        <p className="text-soft">
+          Under {rulesOf(plan.school).name}. Rules that must hold are kept; everything else is
+          counted in seconds that one would spend to avoid it.
+        </p>
+        {state.status === 'searching' ? <Searching step={state.step} /> : null}
+        {state.status === 'found' && !isOld ? (
+          <Found lesson={lesson} result={state.result} plan={plan} onTake={take} />
+        ) : null}
+        {isOld ? (
+          <Button look="main" onClick={() => void search(plan, locks)}>
+            Look again: the class has changed
+          </Button>
+        ) : null}
+        <LockList plan={plan} locks={locks} onChange={change} />
+      </div>
+    </Sheet>
+  );
+}
+
+function Searching({ step }: { step: OrderStep | undefined }) {
+  return (
+    <div role="status" className="rounded-xl border border-line bg-leaf p-3">
+      <p className="font-semibold">Looking for {step?.phase ?? 'a good start'} …</p>
+      {step ? (
+        <p className="text-soft">
+          From {Math.round(step.nowS)} to {Math.round(step.bestS)} s so far
+          {step.states > 0 ? `, ${step.states.toLocaleString()} sets of items looked at` : ''}.
+        </p>
+      ) : null}
+      <Button className="mt-2" onClick={() => void searchWorker().stop()}>
+        Stop, keep the best so far
+      </Button>
+    </div>
+  );
+}
+
+function Found({
+  lesson,
+  result,
+  plan,
+  onTake,
+}: {
+  lesson: WholeClass;
+  result: OrderResult;
+  plan: Plan;
+  onTake: (move: OrderMove) => void;
+}) {
+  const edit = useEditor((editor) => editor.edit);
+  const { edit: all } = result;
+  const saidBest =
+    result.status === 'proved best'
+      ? 'Proved best: no other order costs a second less.'
+      : `Within ${(result.gap * 100).toFixed(1)} % of the best; no better one was found.`;
+  return (
+    <>
+      <div className="rounded-xl border border-line bg-leaf p-3">
+        <p className="title text-lg">
+          {result.moves.length === 0
+            ? 'Nothing to gain'
+            : `${result.moves.length} ${result.moves.length > 1 ? 'moves' : 'move'}, ${Math.round(result.nowS - result.bestS)} s better`}
+        </p>
+        <p>
+          {saidBest}
+          {result.brokenNow > 0
+            ? ` Today's order breaks ${result.brokenNow} that must hold and could.`
+            : ''}
+        </p>
+        <Parts result={result} />
+      </div>
+      {result.moves.length > 0 ? (
+        <ol className="flex flex-col gap-2" aria-label="Moves">
+          {result.moves.map((move) => (
+            <li key={move.itemIds.join()} className="rounded-xl border border-line bg-leaf p-2.5">
+              <p className="leading-snug font-semibold">{move.label}</p>
+              <p className="text-[0.8125rem] text-soft">{gainOf(move)}</p>
+              <button
+                type="button"
+                className="min-h-6 font-semibold text-fern underline"
+                onClick={() => onTake(move)}
+              >
+                Take this one
+              </button>
+            </li>
+          ))}
+        </ol>
+      ) : null}
+      {all ? (
+        <div className="flex flex-wrap gap-2">
+          <Button
+            look="main"
+            onClick={() => {
+              edit(all);
+              toast.success('The whole order was taken. Undo takes it back.');
+            }}
+          >
+            Take all
+          </Button>
+          <ComparePlans
+            lesson={lesson}
+            one={{ name: 'Now', plan }}
+            other={{ name: 'Best order', plan: result.plan }}
+            trigger={<Button>Side by side</Button>}
+          />
+        </div>
+      ) : null}
+    </>
+  );
+}
+
+function gainOf(move: OrderMove): string {
+  const alone = [
+    move.mends > 0 ? 'keeps a rule that must hold' : '',
+    move.gainS >= 1 ? `gains ${Math.round(move.gainS)} s by itself` : '',
+  ].filter(Boolean);
+  const why = move.gains
+    .filter(({ seconds }) => seconds >= 1)
+    .slice(0, 2)
+    .map(({ cost, seconds }) => `${COST_WORDS[cost]} −${Math.round(seconds)} s`);
+  const words = alone.length > 0 ? alone.join(', ') : 'pays together with the others';
+  return why.length > 0 ? `${words}: ${why.join(', ')}` : words;
+}
+
+/** What today's order and the best are made of, in seconds-equivalent. */
+function Parts({ result }: { result: OrderResult }) {
+  const rows = COST_IDS.filter((cost) => result.now[cost] >= 0.5 || result.best[cost] >= 0.5);
+  return (
+    <details className="mt-2">
+      <summary className="cursor-pointer font-semibold">Why?</summary>
+      <table className="mt-1 w-full">
+        <thead>
+          <tr className="text-[0.8125rem] text-soft">
+            <th scope="col" className="text-left font-normal">
+              seconds-equivalent
+            </th>
+            <th scope="col" className="text-right font-normal">
+              now
+            </th>
+            <th scope="col" className="pl-3 text-right font-normal">
+              best
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((cost) => (
+            <tr key={cost}>
+              <th scope="row" className="text-left font-normal">
+                {COST_WORDS[cost]}
+              </th>
+              <td className="text-right">{Math.round(result.now[cost])}</td>
+              <td className="pl-3 text-right font-semibold">{Math.round(result.best[cost])}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-1 text-[0.8125rem] text-soft">
+        Set-up is real time. The rest is what one would spend to avoid it, weighed by the school;
+        common practice. {result.states.toLocaleString()} sets of items were looked at; no order
+        costs less than {Math.round(result.lowerBoundS)} s.
+      </p>
+    </details>
+  );
+}
+
+function LockList({
+  plan,
+  locks,
+  onChange,
+}: {
+  plan: Plan;
+  locks: Locks;
+  onChange: (locks: Locks) => void;
+}) {
+  const toggle = (set: ReadonlySet<string>, id: string) => {
+    const next = new Set(set);
+    if (!next.delete(id)) next.add(id);
+    return next;
+  };
+  const locked = locks.pinned.size + locks.joined.size;
+  return (
+    <details>
+      <summary className="cursor-pointer font-semibold">
+        What stays as it is{locked > 0 ? ` (${locked})` : ''}
+      </summary>
+      <label className="mt-2 flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-4 accent-(--fern)"
+          checked={locks.partsStay}
+          onChange={(event) => onChange({ ...locks, partsStay: event.target.checked })}
+        />
+        Exercises stay in their part
+      </label>
+      <ul className="mt-2 flex flex-col">
+        {itemsOf(plan).map((item, index) =>
+          item.kind === 'pause' ? null : (
+            <li key={item.id} className="flex items-center gap-1 border-b border-line py-0.5">
+              <span className="min-w-0 flex-1 truncate">
+                {catalogue.require(item.exercise).name}
+              </span>
+              <IconButton
+                label={`Keep ${catalogue.require(item.exercise).name} in its place`}
+                pressed={locks.pinned.has(item.id)}
+                onClick={() => onChange({ ...locks, pinned: toggle(locks.pinned, item.id) })}
+              >
+                <Pin size={15} aria-hidden />
+              </IconButton>
+              <IconButton
+                label={`Keep ${catalogue.require(item.exercise).name} behind the one before it`}
+                pressed={locks.joined.has(item.id)}
+                disabled={index === 0}
+                onClick={() => onChange({ ...locks, joined: toggle(locks.joined, item.id) })}
+              >
+                <Link2 size={15} aria-hidden />
+              </IconButton>
+            </li>
+          ),
+        )}
+      </ul>
+    </details>
+  );
+}

@@ -1,0 +1,48 @@
+import { ArrowDownWideNarrow, Columns2, Sprout } from 'lucide-react';
+import { useState } from 'react';
+import { useLesson } from '../../app/class-shell.tsx';
+import { Button } from '../../parts/button.tsx';
+import { ComparePlans } from './compare-plans.tsx';
+import { DraftPanel } from './draft/draft-panel.tsx';
+import { OrderPanel } from './order-panel.tsx';
+import { useEditor } from './plan-context.tsx';
+
+/** What Wrenfern can work out for the whole class. */
+export function PlanTools() {
+  const { lesson } = useLesson();
+  const plan = useEditor((editor) => editor.plan);
+  const [opened] = useState(plan);
+  return (
+    <>
+      <OrderPanel
+        lesson={lesson}
+        trigger={
+          <Button title="The best running order under the school">
+            <ArrowDownWideNarrow size={15} aria-hidden /> Order for me
+          </Button>
+        }
+      />
+      <DraftPanel
+        lesson={lesson}
+        trigger={
+          <Button title="Three classes from what you wish for">
+            <Sprout size={15} aria-hidden /> Draft for me
+          </Button>
+        }
+      />
+      <ComparePlans
+        lesson={lesson}
+        one={{ name: 'When you opened it', plan: opened }}
+        other={{ name: 'Now', plan }}
+        trigger={
+          <Button
+            title="This class beside what it was when you opened it"
+            disabled={opened === plan}
+          >
+            <Columns2 size={15} aria-hidden /> Compare
+          </Button>
+        }
+      />
+    </>
+  );
+}

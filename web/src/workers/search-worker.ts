@@ -1,0 +1,121 @@
+import { expose } from 'comlink';
+import '../data/zod-without-eval.ts';
+import highsBinary from 'highs/runtime?url';
+import type { Exercise } from '@wrenfern/core/movement/exercise';
+import { createCatalogue, type Catalogue } from '@wrenfern/core/movement/catalogue';
+import { draftPlan, type DraftProgress, type DraftResult } from '@wrenfern/core/draft/draft-plan';
+import { nextBest } from '@wrenfern/core/draft/next-best';
+import { loadSolver, type Solve } from '@wrenfern/core/draft/solver';
+import type { DraftWishes } from '@wrenfern/core/draft/wishes';
+import { groupOf } from '@wrenfern/core/order/group';
+import {
+  searchOrder,
+  type OrderProgress,
+  type OrderResult,
+} from '@wrenfern/core/order/search/order-plan';
+import type { Attendee } from '@wrenfern/core/people/choose-option';
+import type { Plan } from '@wrenfern/core/plan/plan';
+import type { TimingContext } from '@wrenfern/core/plan/timing/time-plan';
+import { builtInExercises } from '@wrenfern/library';
+
+/** What a search knows of a class: only what can be sent to a worker. */
+export interface SearchContext {
+  own: readonly Exercise[];
+  attendees: readonly Attendee[];
+  day: string;
+  timing: TimingContext;
+}
+
+export interface OrderLocksSent {
+  pinned: string[];
+  joined: string[];
+  partsStay: boolean;
+}
+
+/** Progress without what only the worker can do. */
+export type OrderStep = Omit<OrderProgress, 'result'>;
+
+/** So long the search runs before it listens for a word to stop. */
+const TURN_MS = 60;
+
+/** An object, since it changes between two turns of a running search. */
+const stop = { asked: false };
+let solver: Promise<Solve> | undefined;
+
+const worker = {
+  /** Ends what is running with the best so far. */
+  stop(): void {
+    stop.asked = true;
+  },
+
+  async order(
+    plan: Plan,
+    context: SearchContext,
+    locks: OrderLocksSent,
+    onStep: (step: OrderStep) => void,
+  ): Promise<OrderResult> {
+    stop.asked = false;
+    const search = searchOrder({
+      plan,
+      catalogue: catalogueWith(context.own),
+      timing: context.timing,
+      group: groupOf(context.attendees, context.day),
+      locks: {
+        pinned: new Set(locks.pinned),
+        joined: new Set(locks.joined),
+        partsStay: locks.partsStay,
+      },
+    });
+    let heardAt = performance.now();
+    let step = search.next();
+    while (!step.done) {
+      if (performance.now() - heardAt > TURN_MS) {
+        const { phase, bestS, nowS, states } = step.value;
+        onStep({ phase, bestS, nowS, states });
+        await turn();
+        if (stop.asked) return step.value.result();
+        heardAt = performance.now();
+      }
+      step = search.next();
+    }
+    return step.value;
+  },
+
+  /** Undefined when it was stopped before it had anything. */
+  async draft(
+    wishes: DraftWishes,
+    context: SearchContext,
+    onStep: (step: DraftProgress) => void,
+  ): Promise<DraftResult | undefined> {
+    stop.asked = false;
+    const solve = await (solver ??= loadSolver(() => highsBinary));
+    const search = draftPlan(wishes, { ...context, catalogue: catalogueWith(context.own) }, solve);
+    let step = search.next();
+    while (!step.done) {
+      onStep(step.value);
+      await turn();
+      if (stop.asked) return undefined;
+      step = search.next();
+    }
+    return step.value;
+  },
+
+  nextBest(plan: Plan, itemId: string, wishes: DraftWishes, context: SearchContext) {
+    const catalogue = catalogueWith(context.own);
+    return nextBest(plan, itemId, wishes, { ...context, catalogue }, 4).map(
+      ({ exercise, plan: next, why }) => ({ name: exercise.name, plan: next, why }),
+    );
+  },
+};
+export type SearchWorker = typeof worker;
+
+expose(worker);
+
+function catalogueWith(own: readonly Exercise[]): Catalogue {
+  return createCatalogue([...builtInExercises, ...own]);
+}
+
+/** Lets a message in. */
+function turn(): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, 0));
+}
