@@ -38,6 +38,10 @@ export const router = createBrowserRouter([
           { path: '/people', lazy: () => import('../screens/people/people.tsx') },
           { path: '/people/:id', lazy: () => import('../screens/people/person-page.tsx') },
           { path: '/studio', lazy: () => import('../screens/studio/studio.tsx') },
+          {
+            path: '/studio/schools/:id',
+            lazy: () => import('../screens/studio/school-page.tsx'),
+          },
         ],
       },
       {

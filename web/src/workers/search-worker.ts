@@ -38,14 +38,15 @@ export type OrderStep = Omit<OrderProgress, 'result'>;
 /** So long the search runs before it listens for a word to stop. */
 const TURN_MS = 60;
 
-/** An object, since it changes between two turns of a running search. */
-const stop = { asked: false };
+let stopAsked = false;
+/** Asked through a function: it changes between two turns of a running search. */
+const mustStop = (): boolean => stopAsked;
 let solver: Promise<Solve> | undefined;
 
 const worker = {
   /** Ends what is running with the best so far. */
   stop(): void {
-    stop.asked = true;
+    stopAsked = true;
   },
 
   async order(
@@ -54,7 +55,7 @@ const worker = {
     locks: OrderLocksSent,
     onStep: (step: OrderStep) => void,
   ): Promise<OrderResult> {
-    stop.asked = false;
+    stopAsked = false;
     const search = searchOrder({
       plan,
       catalogue: catalogueWith(context.own),
@@ -73,7 +74,7 @@ const worker = {
         const { phase, bestS, nowS, states } = step.value;
         onStep({ phase, bestS, nowS, states });
         await turn();
-        if (stop.asked) return step.value.result();
+        if (mustStop()) return step.value.result();
         heardAt = performance.now();
       }
       step = search.next();
@@ -87,14 +88,14 @@ const worker = {
     context: SearchContext,
     onStep: (step: DraftProgress) => void,
   ): Promise<DraftResult | undefined> {
-    stop.asked = false;
+    stopAsked = false;
     const solve = await (solver ??= loadSolver(() => highsBinary));
     const search = draftPlan(wishes, { ...context, catalogue: catalogueWith(context.own) }, solve);
     let step = search.next();
     while (!step.done) {
       onStep(step.value);
       await turn();
-      if (stop.asked) return undefined;
+      if (mustStop()) return undefined;
       step = search.next();
     }
     return step.value;

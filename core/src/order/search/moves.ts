@@ -61,9 +61,29 @@ export function movesBetween(plan: Plan, target: Plan): Move[] {
   return moves;
 }
 
+/** Items of both plans that do not stay on the longest common run: what was moved between them. */
+export function movedItems(plan: Plan, target: Plan): Set<string> {
+  const inBoth = new Set(idsOf(plan));
+  const shared = idsOf(target).filter((id) => inBoth.has(id));
+  const keep = new Set(shared);
+  const onlyShared = (of: Plan): Plan => ({
+    ...of,
+    segments: of.segments.map((segment) => ({
+      ...segment,
+      items: segment.items.filter(({ id }) => keep.has(id)),
+    })),
+  });
+  const stays = stayingItems(onlyShared(plan), onlyShared(target));
+  return new Set(shared.filter((id) => !stays.has(id)));
+}
+
+function idsOf(plan: Plan): string[] {
+  return plan.segments.flatMap(({ items }) => items.map(({ id }) => id));
+}
+
 /** What stands straight behind each item today. */
 function followers(plan: Plan): Map<string, string> {
-  const ids = plan.segments.flatMap(({ items }) => items.map(({ id }) => id));
+  const ids = idsOf(plan);
   return new Map(ids.slice(1).map((id, index) => [ids[index] ?? '', id]));
 }
 

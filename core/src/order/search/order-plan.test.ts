@@ -5,7 +5,7 @@ import { randomClass, type RandomClass } from '../../testing/random-order-proble
 import { makeCatalogue, makeExercise } from '../../testing/make-exercise.ts';
 import { makePlan } from '../../testing/make-plan.ts';
 import { groupOf } from '../group.ts';
-import { movesBetween } from './moves.ts';
+import { movedItems, movesBetween } from './moves.ts';
 import { orderPlan, searchOrder, type OrderInput } from './order-plan.ts';
 
 const NOBODY = groupOf([], '2026-11-25');
@@ -194,5 +194,15 @@ describe('movesBetween', () => {
       ],
     } as Plan;
     expect(movesBetween(from, to).map(({ itemIds }) => itemIds)).toEqual([['b']]);
+  });
+});
+
+describe('movedItems', () => {
+  it('names what left the common run, and nothing that is in one plan only', () => {
+    const from = makePlan([['a', 'b', 'c', 'd']]);
+    const to = makePlan([['b', 'c', 'e', 'a']]);
+    expect([...movedItems(from, to)]).toEqual(['a']);
+    expect([...movedItems(to, from)]).toEqual(['a']);
+    expect([...movedItems(from, from)]).toEqual([]);
   });
 });

@@ -51,7 +51,7 @@ function Lines() {
         );
         return (
           <section key={group} aria-label={group}>
-            <h3 className="mb-1 text-base capitalize">{group}</h3>
+            <h3 className="mb-1 text-base first-letter:uppercase">{group}</h3>
             <ul className="flex flex-col gap-1">
               {own.map((line) => (
                 <Line key={line.name} line={line} most={most} />

@@ -2,7 +2,8 @@ import { clsx } from 'clsx';
 import { Dialog } from 'radix-ui';
 import { X } from 'lucide-react';
 import { useMemo, type ReactNode } from 'react';
-import type { Plan } from '@wrenfern/core/plan/plan';
+import { movedItems } from '@wrenfern/core/order/search/moves';
+import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { WholeClass } from '../../data/api-types.ts';
 import { analyseClass } from '../../data/class-analysis.ts';
@@ -104,7 +105,8 @@ function Side({
   isNew?: boolean;
 }) {
   const { timeline, findings, coverage } = analysis;
-  const elsewhere = placesIn(beside);
+  const elsewhere = new Set(itemsOf(beside).map(({ id }) => id));
+  const moved = movedItems(beside, version.plan);
   return (
     <section aria-label={version.name} className="min-w-0">
       <div className="mb-2 flex items-center gap-3">
@@ -122,12 +124,10 @@ function Side({
           <li key={segment.segmentId}>
             <p className="title mt-1 text-fern">{segment.name}</p>
             <ol className="flex flex-col gap-1">
-              {segment.items.map((item, index) => {
-                const was = elsewhere.get(item.itemId);
-                const isMoved =
-                  was !== undefined && was !== `${segment.name} ${neighbour(segment.items, index)}`;
-                const change =
-                  was === undefined ? (isNew ? 'added' : 'taken out') : isMoved ? 'moved' : '';
+              {segment.items.map((item) => {
+                const isElsewhere = elsewhere.has(item.itemId);
+                const gone = isNew ? 'added' : 'taken out';
+                const change = !isElsewhere ? gone : moved.has(item.itemId) ? 'moved' : '';
                 return (
                   <li
                     key={item.itemId}
@@ -158,20 +158,4 @@ function Side({
       </ol>
     </section>
   );
-}
-
-/** Where each item stands: its part and the item before it. */
-function placesIn(plan: Plan): Map<string, string> {
-  return new Map(
-    plan.segments.flatMap((segment) =>
-      segment.items.map((item, index) => [
-        item.id,
-        `${segment.name} ${segment.items[index - 1]?.id ?? ''}`,
-      ]),
-    ),
-  );
-}
-
-function neighbour(items: readonly { itemId: string }[], index: number): string {
-  return items[index - 1]?.itemId ?? '';
 }

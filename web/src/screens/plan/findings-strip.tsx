@@ -101,10 +101,10 @@ function FindingCard({ finding }: { finding: Finding }) {
         finding.binding ? 'border-copper-line bg-copper-soft' : 'border-line bg-paper',
       )}
     >
-      <p className="leading-snug">
+      <div className="flex items-start gap-3">
         <button
           type="button"
-          className="line-clamp-2 text-left font-semibold"
+          className="line-clamp-2 min-w-0 flex-1 text-left leading-snug font-semibold"
           title={finding.sentence}
           onClick={() => {
             focus(findingId(finding));
@@ -113,13 +113,17 @@ function FindingCard({ finding }: { finding: Finding }) {
         >
           {finding.sentence}
         </button>
+        <Why finding={finding} repairs={repairs} />
+      </div>
+      <p className="line-clamp-1 text-[0.8125rem] text-soft" title={finding.why}>
+        {finding.why}
       </p>
-      <div className="mt-auto flex min-w-0 items-center gap-x-3 overflow-x-auto">
+      <div className="mt-auto grid gap-x-4 lg:grid-cols-3">
         {repairs.map((repair, index) => (
           <button
             key={repair.label}
             type="button"
-            className="max-w-64 shrink-0 truncate font-semibold text-copper underline"
+            className="min-h-6 min-w-0 truncate text-left text-[0.8125rem] font-semibold text-copper underline"
             title={`${repair.label}${leaves(repair)} (key ${index + 1})`}
             onClick={() => edit(repair.edit)}
           >
@@ -127,9 +131,8 @@ function FindingCard({ finding }: { finding: Finding }) {
           </button>
         ))}
         {repairs.length === 0 ? (
-          <span className="text-soft">Nothing offered: decide by hand.</span>
+          <span className="text-[0.8125rem] text-soft">Nothing offered: decide by hand.</span>
         ) : null}
-        <Why finding={finding} repairs={repairs} />
       </div>
     </article>
   );
@@ -143,7 +146,7 @@ function Why({ finding, repairs }: { finding: Finding; repairs: readonly Repair[
   const edit = useEditor((editor) => editor.edit);
   return (
     <Popover.Root>
-      <Popover.Trigger className="ml-auto shrink-0 text-soft underline decoration-dotted">
+      <Popover.Trigger className="min-h-6 shrink-0 text-soft underline decoration-dotted">
         why?
       </Popover.Trigger>
       <Popover.Portal>

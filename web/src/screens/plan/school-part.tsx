@@ -35,7 +35,7 @@ export function SchoolPart() {
     edit({ type: 'setDetails', details: { school } });
   };
   return (
-    <section aria-label="School">
+    <section aria-label="How this class is taught">
       <Select
         label="School"
         value={schoolValue(plan.school)}

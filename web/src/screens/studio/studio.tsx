@@ -1,10 +1,7 @@
 import { Trash2 } from 'lucide-react';
 import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
-import { useSWRConfig } from 'swr';
 import { PROPS } from '@wrenfern/core/movement/vocabulary';
-import type { Pace } from '@wrenfern/core/plan/timing/pace';
-import type { Cupboard } from '@wrenfern/core/room/props';
 import type { StudioSettings } from '../../data/api-types.ts';
 import { useSession, useStudio, useTeam } from '../../data/hooks.ts';
 import { request, sentenceOf } from '../../data/request.ts';
@@ -14,6 +11,8 @@ import { Select } from '../../parts/select.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
+import { SchoolsPart } from './schools-part.tsx';
+import { useStudioChange } from './studio-change.ts';
 
 /** The studio: its cupboard, its pace, its team. Only the owner changes it. */
 export function Component() {
@@ -27,7 +26,10 @@ export function Component() {
   return (
     <div className="grid gap-x-12 gap-y-10 pt-8 lg:grid-cols-[1.4fr_1fr]">
       <h1 className="text-3xl lg:col-span-2">{studio.data.name}</h1>
-      <CupboardPart studio={studio.data} isOwner={isOwner} />
+      <div className="flex flex-col gap-10">
+        <CupboardPart studio={studio.data} isOwner={isOwner} />
+        <SchoolsPart studio={studio.data} isOwner={isOwner} />
+      </div>
       <div className="flex flex-col gap-10">
         <PacePart studio={studio.data} isOwner={isOwner} />
         <TeamPart isOwner={isOwner} />
@@ -36,21 +38,8 @@ export function Component() {
   );
 }
 
-function useChange() {
-  const { mutate } = useSWRConfig();
-  return async (change: { cupboard?: Cupboard; pace?: Pace }) => {
-    try {
-      const saved = await request<StudioSettings>('PATCH', '/studio', change);
-      await mutate('/studio', saved, { revalidate: false });
-      await mutate((key) => typeof key === 'string' && /^\/(classes|today)/.test(key));
-    } catch (error) {
-      toast.error(sentenceOf(error));
-    }
-  };
-}
-
 function CupboardPart({ studio, isOwner }: { studio: StudioSettings; isOwner: boolean }) {
-  const change = useChange();
+  const change = useStudioChange();
   return (
     <section aria-label="Cupboard">
       <h2 className="text-xl">Cupboard</h2>
@@ -78,7 +67,7 @@ const SPEEDS = [
 ] as const;
 
 function PacePart({ studio, isOwner }: { studio: StudioSettings; isOwner: boolean }) {
-  const change = useChange();
+  const change = useStudioChange();
   const { pace } = studio;
   return (
     <section aria-label="Pace">

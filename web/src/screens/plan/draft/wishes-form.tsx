@@ -60,6 +60,7 @@ export function WishesForm({ wishes, schools, onChange }: FormProps) {
       </Sentence>
       <Sentence start="It is about" hint="Leave all open for a class of everything.">
         <Chips
+          label="foundations"
           all={FOUNDATIONS}
           words={FOUNDATION_WORDS}
           chosen={wishes.foundations}
@@ -67,6 +68,7 @@ export function WishesForm({ wishes, schools, onChange }: FormProps) {
           onChange={(foundations) => set({ foundations })}
         />
         <Chips
+          label="parts of the body"
           all={BODY_PARTS}
           words={BODY_PART_WORDS}
           chosen={wishes.bodyParts}
@@ -74,6 +76,7 @@ export function WishesForm({ wishes, schools, onChange }: FormProps) {
           onChange={(bodyParts) => set({ bodyParts })}
         />
         <Chips
+          label="directions of the spine"
           all={DIRECTIONS}
           words={DIRECTION_WORDS}
           chosen={wishes.directions}
@@ -153,12 +156,14 @@ function Sentence({
 }
 
 function Chips<T extends string>({
+  label,
   all,
   words,
   chosen,
   most,
   onChange,
 }: {
+  label?: string;
   all: readonly T[];
   words: Record<T, string>;
   chosen: readonly T[];
@@ -166,7 +171,8 @@ function Chips<T extends string>({
   onChange: (chosen: T[]) => void;
 }) {
   return (
-    <div className="flex flex-wrap gap-1.5">
+    <div className="flex flex-wrap items-center gap-1.5" role="group" aria-label={label}>
+      {label ? <span className="text-[0.8125rem] text-soft">{label}</span> : null}
       {all.map((each) => (
         <ToggleChip
           key={each}
