@@ -1,5 +1,16 @@
 import { expect, test } from '@playwright/test';
-import { add, dragTo, enterDemo, expectSaved, makeClass, names, rows, totalS } from './steps.ts';
+import {
+  add,
+  dragTo,
+  enterDemo,
+  expectSaved,
+  leftToSettle,
+  makeClass,
+  names,
+  openFinding,
+  rows,
+  totalS,
+} from './steps.ts';
 
 test('from nothing to a taught class in the log', async ({ page }) => {
   await enterDemo(page);
@@ -23,10 +34,9 @@ test('from nothing to a taught class in the log', async ({ page }) => {
   });
 
   await test.step('findings tell what is missing, and one press mends it', async () => {
-    const finding = page.getByText(/the class ends lying on the back/i).first();
-    await expect(finding).toBeVisible();
+    const finding = await openFinding(page, /the class ends on the back/i);
     const before = await totalS(page);
-    await page.getByRole('button', { name: 'Add Return to sitting' }).first().click();
+    await finding.getByRole('button', { name: 'Add Return to sitting' }).click();
     await expect(finding).toBeHidden();
     expect(await totalS(page)).toBeGreaterThan(before);
     expect(await names(page)).toContain('Return to sitting');
@@ -133,24 +143,22 @@ test('the demo opens on a class with something to settle, which repairs settle',
 }) => {
   await enterDemo(page);
   await page.getByRole('link', { name: 'Plan Small ball evening' }).click();
-  const settle = page.getByTestId('save-state');
-  await expect(settle).toContainText('5 to settle');
-  await page.getByRole('button', { name: 'Add Hip dip' }).first().click();
-  await expect(page.getByText(/Side-bending left and side-bending right are missing/)).toHaveCount(
-    0,
-  );
-  await page.getByRole('button', { name: 'why?' }).first().click();
+  await expect.poll(() => leftToSettle(page)).toBeGreaterThan(4);
+  const atFirst = await leftToSettle(page);
+  const missing = /Side-bending left and side-bending right are missing/;
+  const directions = await openFinding(page, missing);
+  await directions.getByRole('button', { name: 'Add Hip dip' }).click();
+  await expect(page.getByText(missing)).toHaveCount(0);
+  const over = await openFinding(page, /over 30:00/);
+  await over.getByRole('button', { name: 'why?' }).click();
   await expect(page.getByText(/Rule fits-the-hour/)).toBeVisible();
   await page.keyboard.press('Escape');
   const before = await totalS(page);
-  await page
-    .getByRole('button', { name: /^Fewer repetitions in \d+ exercises/ })
-    .first()
-    .click();
+  await over.getByRole('button', { name: /^Fewer repetitions in \d+ exercises/ }).click();
   await expect.poll(() => totalS(page)).toBeLessThan(before);
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
-  await expect(settle).toContainText('5 to settle');
+  await expect.poll(() => leftToSettle(page)).toBe(atFirst);
   await expectSaved(page);
 });
 

@@ -21,7 +21,8 @@ export async function makeClass(page: Page, title: string, minutes: number): Pro
 }
 
 export const rows = (page: Page): Locator =>
-  page.getByRole('list', { name: 'Running order' }).locator('[data-item]');
+  // Not by its role: under an open dialog the list is hidden from all but the eye.
+  page.locator('ol[aria-label="Running order"] [data-item]');
 
 export const names = async (page: Page): Promise<string[]> => {
   const texts = await rows(page).locator('.font-semibold').allInnerTexts();
@@ -43,6 +44,23 @@ export async function totalS(page: Page): Promise<number> {
   const text = await page.getByTestId('total').innerText();
   const [minutes = '0', seconds = '0'] = (/\d+:\d\d/.exec(text)?.[0] ?? '0:0').split(':');
   return Number(minutes) * 60 + Number(seconds);
+}
+
+/** Steps through what is left to settle until this one is open. */
+export async function openFinding(page: Page, words: RegExp): Promise<Locator> {
+  const strip = page.getByRole('region', { name: / to settle$/ });
+  const finding = strip.getByRole('article').filter({ hasText: words });
+  for (let step = 0; step < 30 && (await finding.count()) === 0; step += 1) {
+    await strip.getByRole('button', { name: 'The next finding (n)' }).click();
+  }
+  await expect(finding).toBeVisible();
+  return finding;
+}
+
+/** How many findings are left, as the foot says. */
+export async function leftToSettle(page: Page): Promise<number> {
+  const text = await page.getByTestId('save-state').innerText();
+  return Number(/(\d+) to settle/.exec(text)?.[1] ?? -1);
 }
 
 /** Drags with the mouse in steps, as a hand does. */

@@ -10,6 +10,7 @@ import type { Cupboard } from '@wrenfern/core/room/props';
 import { hashPassword } from '../auth/passwords.ts';
 import { Booking, ClassEvent, ClassNote, ClassRow, PersonRow, Studio, User } from '../db/models.ts';
 import { DEMO_PEOPLE } from './people.ts';
+import { EVENING_SCHOOL } from './school.ts';
 import { BACK_EASE, FOUNDATIONS, SMALL_BALL, TIMED_SETS } from './plans.ts';
 
 const SLUG = 'tilework';
@@ -48,6 +49,7 @@ async function fill(transaction: Transaction, passwordHash: string, now: Date): 
       isDemo: true,
       timeZone,
       cupboard: CUPBOARD,
+      schools: [EVENING_SCHOOL],
       pace: STEADY_PACE,
     },
     { transaction },

@@ -43,7 +43,7 @@ const PEOPLE: DemoPerson[] = [
     note: 'Twenty-four weeks.',
     cautions: [{ caution: 'pregnancy-later', clearedBy: 'midwife' }],
   },
-  { name: 'Pia Loring', level: 1, note: 'Came back after two years away.' },
+  { name: 'Pia Loring', level: 1, note: 'Came back after two years away.', holds: { breath: 1 } },
   { name: 'Sorrel Whin', level: 3, note: 'Bell-ringer.' },
   { name: 'Teodor Palk', level: 3, note: 'Tram driver, early shift.' },
   {
@@ -52,7 +52,7 @@ const PEOPLE: DemoPerson[] = [
     note: 'Orchard picker.',
     cautions: [{ caution: 'knee', note: 'Both, after ladders.' }],
   },
-  { name: 'Ugo Barrane', level: 1, note: 'New here this month.' },
+  { name: 'Ugo Barrane', level: 1, note: 'New here this month.', holds: {} },
   { name: 'Wim Dask', level: 4, note: 'Has been coming since the ovens went cold.' },
   {
     name: 'Yusra Kelim',
@@ -68,11 +68,14 @@ const PEOPLE: DemoPerson[] = [
   },
 ];
 
+/** What whoever has come for a while brings along. */
+const REGULAR: Person['holds'] = { breath: 2, settle: 1, support: 1, shoulders: 1 };
+
 export const DEMO_PEOPLE: Omit<Person, 'id'>[] = PEOPLE.map((person) => ({
   name: person.name,
   level: person.level ?? 2,
   usualOptions: person.usualOptions ?? {},
-  holds: person.holds ?? {},
+  holds: person.holds ?? REGULAR,
   note: person.note ?? '',
   cautions: (person.cautions ?? []).map(({ caution, note = '', clearedBy = '' }) => ({
     caution,

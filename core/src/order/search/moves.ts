@@ -26,11 +26,15 @@ export interface Move {
 /**
  * As few moves as turn one order into the other: what is on a longest common run stays (longest
  * increasing subsequence), every other item is put behind its predecessor; neighbours that stay
- * neighbours go together.
+ * neighbours go together. What is pinned is moved only when there is no other way.
  * Taken in their order, they end in the new order exactly.
  */
-export function movesBetween(plan: Plan, target: Plan): Move[] {
-  const stays = stayingItems(plan, target);
+export function movesBetween(
+  plan: Plan,
+  target: Plan,
+  pinned: ReadonlySet<string> = new Set(),
+): Move[] {
+  const stays = stayingItems(plan, target, pinned);
   const follows = followers(plan);
   const moves: Move[] = [];
   let current = plan;
@@ -87,10 +91,14 @@ function followers(plan: Plan): Map<string, string> {
   return new Map(ids.slice(1).map((id, index) => [ids[index] ?? '', id]));
 }
 
-/** A pause is heavier than an exercise: it is the place that was chosen. */
-const PAUSE_WEIGHT = 10;
+/** A pause and what was pinned weigh more than an exercise: their place was chosen. */
+const CHOSEN_WEIGHT = 10;
 
-function stayingItems(plan: Plan, target: Plan): Set<string> {
+function stayingItems(
+  plan: Plan,
+  target: Plan,
+  pinned: ReadonlySet<string> = new Set(),
+): Set<string> {
   const place = new Map<string, number>();
   const segmentOf = new Map<string, string>();
   let at = 0;
@@ -117,7 +125,10 @@ function stayingItems(plan: Plan, target: Plan): Set<string> {
       if (!earlier || (place.get(earlier.item.id) ?? 0) > (place.get(item.id) ?? 0)) continue;
       if (known > weight) [weight, from] = [known, before];
     }
-    best.push({ weight: weight + (item.kind === 'pause' ? PAUSE_WEIGHT : 1), from });
+    best.push({
+      weight: weight + (item.kind === 'pause' || pinned.has(item.id) ? CHOSEN_WEIGHT : 1),
+      from,
+    });
   });
   const stays = new Set<string>();
   let last = best.reduce(

@@ -210,7 +210,7 @@ function conclude(
       : today;
   const best = scoreOrder(problem, units);
   const target = isBetter ? reorder(plan, idsInOrder(plan, problem, units)) : plan;
-  const moves = movesBetween(plan, target);
+  const moves = movesBetween(plan, target, input.locks?.pinned);
   const missing = Math.max(0, best.costS - bound);
   const gap = missing < TO_THE_SECOND_S ? 0 : missing / Math.max(1, best.costS);
   return {

@@ -115,10 +115,10 @@ function FindingCard({ finding }: { finding: Finding }) {
         </button>
         <Why finding={finding} repairs={repairs} />
       </div>
-      <p className="line-clamp-1 text-[0.8125rem] text-soft" title={finding.why}>
+      <p className="line-clamp-1 text-[0.8125rem] text-soft md:max-lg:hidden" title={finding.why}>
         {finding.why}
       </p>
-      <div className="mt-auto grid gap-x-4 lg:grid-cols-3">
+      <div className="mt-auto grid gap-x-4 md:grid-cols-2 lg:grid-cols-3">
         {repairs.map((repair, index) => (
           <button
             key={repair.label}

@@ -176,7 +176,7 @@ function OptionList({ item, exercise }: { item: ExerciseItem; exercise: Exercise
               <label
                 className={clsx(
                   'flex cursor-pointer items-center gap-2 py-1.5',
-                  !isOn && 'opacity-60',
+                  !isOn && 'text-soft line-through',
                 )}
               >
                 <input
