@@ -2,7 +2,14 @@ import { defineConfig } from 'vitest/config';
 
 const project = (name: string, include: string[]) => ({
   // Property tests lay out many classes; a slow machine may take its time.
-  test: { name, include, environment: 'node' as const, testTimeout: 60_000 },
+  test: {
+    name,
+    include,
+    environment: 'node' as const,
+    testTimeout: 60_000,
+    // Nothing of the core keeps state between tests: its modules are read once, not for every file.
+    isolate: false,
+  },
 });
 
 export default defineConfig({

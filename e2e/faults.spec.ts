@@ -146,7 +146,9 @@ test('a studio set up from nothing has words for its emptiness', async ({ page }
   await page.getByRole('link', { name: 'People' }).click();
   await expect(page.getByRole('heading', { name: 'Nobody here yet' })).toBeVisible();
   await makeClass(page, 'The very first', 30);
-  await expect(page.getByText('Drag an exercise into the class, or press + on one.')).toBeVisible();
+  await expect(
+    page.getByText('Drag an exercise into the class, press + on one, or let Wrenfern draft it.'),
+  ).toBeVisible();
   await page.getByRole('link', { name: 'Options' }).click();
   await expect(page.getByRole('heading', { name: 'Nobody is booked yet' })).toBeVisible();
   await page.getByRole('link', { name: 'Log' }).click();

@@ -1,20 +1,27 @@
 import { defineConfig } from '@playwright/test';
 
+/** One server for each browser, so that none sees the other's classes; `bin/test` starts them. */
+const urls = (
+  process.env.WRENFERN_URLS ??
+  process.env.WRENFERN_URL ??
+  'http://localhost:4600'
+).split(' ');
+
 /** The whole product: real server, real database, Debian's browser. `bin/test e2e` starts them. */
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
-  timeout: 90_000,
-  // Two cores run the database, the server and the browser at once.
-  expect: { timeout: 10_000 },
-  // One database: journeys take turns.
-  workers: 1,
+  timeout: 150_000,
+  // Two cores run two browsers, two servers and their database at once.
+  expect: { timeout: 15_000 },
+  workers: urls.length,
   reporter: [['list'], ['json']],
   use: {
-    baseURL: process.env.WRENFERN_URL ?? 'http://localhost:4600',
+    baseURL: urls[Number(process.env.TEST_PARALLEL_INDEX ?? 0) % urls.length] ?? '',
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
-    trace: 'retain-on-failure',
+    // A trace of every step doubles the time; ask for it when a journey fails.
+    trace: process.env.WRENFERN_TRACE ? 'retain-on-failure' : 'off',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -86,7 +86,8 @@ const partsThenWhole: Wish = (first, second) =>
     ? `${first.exercise.name} prepares ${second.exercise.name}`
     : undefined;
 
-const challenges = ({ option }: Placeable) =>
+/** Props that make the option harder. */
+export const challenges = ({ option }: Pick<Placeable, 'option'>) =>
   option.props.filter(
     ({ role, optional }) => !optional && (role === 'challenge' || role === 'load'),
   );
@@ -118,7 +119,7 @@ const layers: Wish = (first, second) =>
 const MOBILE_DEG = 12;
 
 /** What moves the lower back, and what moves the upper back alone. */
-function backMoved({ exercise, option, timed }: Placeable): 'low' | 'high' | 'neither' {
+export function backMoved({ exercise, option, timed }: Placeable): 'low' | 'high' | 'neither' {
   if (exercise.family === 'release' || timed.moves.every((move) => move === 'still')) {
     return 'neither';
   }
@@ -139,5 +140,3 @@ export const PRECEDENCES: Partial<Record<RuleId, Wish>> = {
   'rehearse-then-prop': rehearseThenProp,
   layers,
 };
-
-export { backMoved, challenges };

@@ -34,21 +34,15 @@ export const rehearseThenProp: Rule = {
 
 function withoutChallenge({ exercise, item }: Worked): number[] {
   return exercise.options
-    .filter((option) => challenges({ ...PLACE, exercise, option }).length === 0)
+    .filter((option) => challenges({ option }).length === 0)
     .map(({ number }) => number)
     .filter((number) => item.options?.includes(number) ?? true);
 }
 
-/** Only the option decides here. */
-const PLACE = {
-  dose: { kind: 'free', durationS: 1, sets: 1, sides: 'none', directions: 1 },
-  timed: { moves: [] },
-} as const;
-
 function isUnrehearsed(worked: Worked, all: readonly Worked[]): boolean {
   if (challenges(worked).length === 0) return false;
   const hasBareOption = worked.exercise.options.some(
-    (option) => challenges({ ...worked, option }).length === 0,
+    (option) => challenges({ option }).length === 0,
   );
   if (!hasBareOption) return false;
   return !all.some(
