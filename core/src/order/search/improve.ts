@@ -16,8 +16,8 @@ export interface ImproveProgress {
 
 /**
  * Iterated local search: descend by moving blocks of units within their groups, shake, descend again.
- * Starts from the order given, yields whenever the best improves or some time has passed, and ends
- * after so many evaluations. The same seed gives the same result.
+ * Starts from the order given, yields every few thousand orders, and ends after so many evaluations.
+ * The same seed gives the same result.
  */
 export function* improve(
   problem: OrderProblem,
@@ -27,23 +27,20 @@ export function* improve(
   const costOf = createEvaluator(problem);
   const random = randomLcg(fraction(seed));
   const spans = spansOf(problem);
-  let spent = 1;
   let best: ScoredOrder = { units: [...start], costS: costOf(start) };
+  if (spans.every(([from, to]) => to - from < 2)) return best;
   let current = best;
+  let spent = 1;
   while (spent < evaluations) {
-    let isBetter = true;
-    while (isBetter && spent < evaluations) {
-      const step = bestMove(current, spans, costOf);
-      spent += step.tried;
-      isBetter = step.costS < current.costS - SAME;
-      if (isBetter) current = { units: step.units, costS: step.costS };
+    for (const step of descend(current, spans, costOf, evaluations - spent)) {
+      current = step.order;
+      if (current.costS < best.costS - SAME) best = current;
+      yield { best, evaluations: spent + step.tried };
+      if (step.isDone) spent += step.tried;
     }
-    if (current.costS < best.costS - SAME) best = current;
-    yield { best, evaluations: spent };
     const shaken = shake(best.units, spans, random);
     current = { units: shaken, costS: costOf(shaken) };
     spent += 1;
-    if (spans.every(([from, to]) => to - from < 2)) break;
   }
   return best;
 }
@@ -63,29 +60,74 @@ function spansOf(problem: OrderProblem): [from: number, to: number][] {
   });
 }
 
-/** The best of all moves of a block to another place in its group. */
-function bestMove(
-  { units, costS }: ScoredOrder,
+interface Descent {
+  order: ScoredOrder;
+  tried: number;
+  isDone: boolean;
+}
+
+/** So many orders are tried between two words of progress. */
+const REPORTED = 2000;
+
+/** Takes every move of a block that helps, as it is found, until none does or the room is used up. */
+function* descend(
+  start: ScoredOrder,
   spans: readonly (readonly [number, number])[],
   costOf: (units: readonly number[]) => number,
-): ScoredOrder & { tried: number } {
-  let best: ScoredOrder = { units: [...units], costS };
+  room: number,
+): Generator<Descent> {
+  let order = start;
   let tried = 0;
+  let isBetter = true;
+  while (isBetter && tried < room) {
+    isBetter = false;
+    for (const { at, length, target } of blockMoves(spans)) {
+      const units = moveBlock(order.units, at, length, target);
+      const costS = costOf(units);
+      tried += 1;
+      if (costS < order.costS - SAME) {
+        order = { units, costS };
+        isBetter = true;
+      }
+      if (tried >= room) break;
+      if (tried % REPORTED === 0) yield { order, tried, isDone: false };
+    }
+  }
+  yield { order, tried, isDone: true };
+}
+
+/** Every move of a block to another place in its group. */
+function* blockMoves(
+  spans: readonly (readonly [number, number])[],
+): Generator<{ at: number; length: number; target: number }> {
   for (const [from, to] of spans) {
     for (let length = 1; length <= LONGEST_BLOCK; length += 1) {
       for (let at = from; at + length <= to; at += 1) {
         for (let target = from; target + length <= to; target += 1) {
           // Moving a block of one by one place is the same as moving its neighbour back.
-          if (target === at || (length === 1 && target === at - 1)) continue;
-          const moved = moveBlock(units, at, length, target);
-          const cost = costOf(moved);
-          tried += 1;
-          if (cost < best.costS - SAME) best = { units: moved, costS: cost };
+          if (target !== at && !(length === 1 && target === at - 1)) yield { at, length, target };
         }
       }
     }
   }
-  return { ...best, tried };
+}
+
+/**
+ * The units as near to their order as the constraints let them be: of those whose predecessors are
+ * done, the one that stands first today comes next. Pins are not looked at.
+ */
+export function keepingConstraints(problem: OrderProblem, today: readonly number[]): number[] {
+  return spansOf(problem).flatMap(([from, to]) => {
+    const waiting = today.slice(from, to);
+    const order: number[] = [];
+    while (waiting.length > 0) {
+      const ready = waiting.findIndex((unit) =>
+        (problem.before[unit] ?? []).every((earlier) => order.includes(earlier)),
+      );
+      order.push(...waiting.splice(Math.max(0, ready), 1));
+    }
+    return order;
+  });
 }
 
 function moveBlock(units: readonly number[], at: number, length: number, target: number): number[] {

@@ -10,7 +10,7 @@ import type { Group } from '../group.ts';
 import { lowerBound } from './bound.ts';
 import { buildProblem, type OrderLocks } from './build-problem.ts';
 import { searchSubsets } from './exact.ts';
-import { improve } from './improve.ts';
+import { improve, keepingConstraints } from './improve.ts';
 import { movesBetween, reorder } from './moves.ts';
 import { nearToday } from './near-today.ts';
 import type { OrderProblem, ScoredOrder } from './problem.ts';
@@ -144,7 +144,8 @@ function* searchWith(
     };
   };
 
-  for (const step of improve(problem, today, { seed, evaluations: effort.firstEvaluations })) {
+  const start = now.breaks > 0 ? keepingConstraints(problem, today) : today;
+  for (const step of improve(problem, start, { seed, evaluations: effort.firstEvaluations })) {
     best = better(problem, best, step.best);
     yield progress('a good start');
   }

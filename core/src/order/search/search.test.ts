@@ -174,7 +174,7 @@ describe('the lower bound', () => {
 });
 
 describe('the local search', () => {
-  const options = { seed: 5, evaluations: 4000 };
+  const options = { seed: 5, evaluations: 12_000 };
 
   it('comes to the best of small classes, from any start', () => {
     let reached = 0;

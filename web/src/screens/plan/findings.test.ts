@@ -1,6 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import type { Finding, RuleKind } from '@wrenfern/core/order/rule';
-import { compareFindings, filterFindings, groupFindings, stepFinding } from './findings.ts';
+import {
+  compareFindings,
+  filterFindings,
+  findingAbout,
+  groupFindings,
+  stepFinding,
+} from './findings.ts';
 
 const finding = (key: string, kind: RuleKind, binding: boolean): Finding => ({
   rule: 'a-rule',
@@ -62,6 +68,16 @@ describe('stepFinding', () => {
 
   it('has nowhere to go without findings', () => {
     expect(stepFinding([], undefined, 1)).toBeUndefined();
+  });
+});
+
+describe('findingAbout', () => {
+  it('is the one that speaks of the item most directly', () => {
+    const wide = { ...finding('wide', 'order', true), itemIds: ['one', 'two', 'three'] };
+    const close = { ...finding('close', 'flow', false), itemIds: ['two'] };
+    expect(findingAbout([wide, close], 'two')?.key).toBe('close');
+    expect(findingAbout([wide, close], 'three')?.key).toBe('wide');
+    expect(findingAbout([wide, close], 'four')).toBeUndefined();
   });
 });
 

@@ -59,6 +59,16 @@ export function stepFinding(
   return findings[(next + findings.length) % findings.length];
 }
 
+/** The finding that speaks of an item most directly: of the fewest items. */
+export function findingAbout(findings: readonly Finding[], itemId: string): Finding | undefined {
+  return findings
+    .filter(({ itemIds }) => itemIds.includes(itemId))
+    .reduce<Finding | undefined>(
+      (best, each) => (best && best.itemIds.length <= each.itemIds.length ? best : each),
+      undefined,
+    );
+}
+
 export interface Change {
   /** Findings that are there after and were not before, and the reverse. */
   added: Finding[];

@@ -129,13 +129,15 @@ function Found({
   const saidBest =
     result.status === 'proved best'
       ? 'Proved best: no other order costs a second less.'
-      : `Within ${(result.gap * 100).toFixed(1)} % of the best; no better one was found.`;
+      : `Too many orders to look at all of them: it is within ${(result.gap * 100).toFixed(1)} % of the best.`;
   return (
     <>
       <div className="rounded-xl border border-line bg-leaf p-3">
         <p className="title text-lg">
           {result.moves.length === 0
-            ? 'Nothing to gain'
+            ? result.status === 'proved best'
+              ? 'Nothing to gain'
+              : 'No better order was found'
             : `${result.moves.length} ${result.moves.length > 1 ? 'moves' : 'move'}, ${Math.round(result.nowS - result.bestS)} s better`}
         </p>
         <p>
@@ -146,23 +148,6 @@ function Found({
         </p>
         <Parts result={result} />
       </div>
-      {result.moves.length > 0 ? (
-        <ol className="flex flex-col gap-2" aria-label="Moves">
-          {result.moves.map((move) => (
-            <li key={move.itemIds.join()} className="rounded-xl border border-line bg-leaf p-2.5">
-              <p className="leading-snug font-semibold">{move.label}</p>
-              <p className="text-[0.8125rem] text-soft">{gainOf(move)}</p>
-              <button
-                type="button"
-                className="min-h-6 font-semibold text-fern underline"
-                onClick={() => onTake(move)}
-              >
-                Take this one
-              </button>
-            </li>
-          ))}
-        </ol>
-      ) : null}
       {all ? (
         <div className="flex flex-wrap gap-2">
           <Button
@@ -181,6 +166,23 @@ function Found({
             trigger={<Button>Side by side</Button>}
           />
         </div>
+      ) : null}
+      {result.moves.length > 0 ? (
+        <ol className="flex flex-col gap-2" aria-label="Moves">
+          {result.moves.map((move) => (
+            <li key={move.itemIds.join()} className="rounded-xl border border-line bg-leaf p-2.5">
+              <p className="leading-snug font-semibold">{move.label}</p>
+              <p className="text-[0.8125rem] text-soft">{gainOf(move)}</p>
+              <button
+                type="button"
+                className="min-h-6 font-semibold text-fern underline"
+                onClick={() => onTake(move)}
+              >
+                Take this one
+              </button>
+            </li>
+          ))}
+        </ol>
       ) : null}
     </>
   );

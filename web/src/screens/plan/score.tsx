@@ -14,7 +14,7 @@ import { catalogue } from '../../data/catalogue.ts';
 import { Figure } from '../../parts/figure.tsx';
 import { Frond } from '../../parts/frond.tsx';
 import { flatIds, headerId, rowId } from './drag.ts';
-import { findingId } from './findings.ts';
+import { findingAbout, findingId } from './findings.ts';
 import { LaneHeads, Lanes, LANES_WIDTH } from './lanes.tsx';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
 import { PlanTools } from './plan-tools.tsx';
@@ -174,7 +174,7 @@ function Row({ row, item, mark }: { row: ScoreRow; item: Item; mark: Mark | unde
           type="button"
           onClick={() => {
             select(item.id);
-            const own = analysis.findings.find(({ itemIds }) => itemIds.includes(item.id));
+            const own = findingAbout(analysis.findings, item.id);
             if (own) focusFinding(findingId(own));
           }}
           aria-pressed={isSelected}
