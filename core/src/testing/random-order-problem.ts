@@ -1,5 +1,6 @@
 import { randomLcg } from 'd3-random';
-import { buildProblem, type OrderLocks } from '../order/search/build-problem.ts';
+import { buildProblem } from '../order/search/build-problem.ts';
+import type { OrderLocks } from '../order/search/lay-out-units.ts';
 import type { OrderProblem } from '../order/search/problem.ts';
 import { groupOf } from '../order/group.ts';
 import type { Exercise } from '../movement/exercise.ts';

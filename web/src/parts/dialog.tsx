@@ -8,8 +8,8 @@ interface SheetProps {
   trigger?: ReactNode;
   open?: boolean;
   onOpenChange?: (open: boolean) => void;
-  /** A sheet comes in from that edge; a dialog stands in the middle. */
-  from?: 'middle' | 'left' | 'right';
+  /** A sheet comes in from that edge; a dialog stands in the middle, a wide one fills the screen. */
+  from?: 'middle' | 'left' | 'right' | 'wide';
   children: ReactNode;
 }
 
@@ -18,6 +18,7 @@ const PLACE = {
     'left-1/2 top-1/2 max-h-[86dvh] w-[min(34rem,calc(100vw-2rem))] -translate-x-1/2 -translate-y-1/2 rounded-2xl p-6',
   left: 'inset-y-0 left-0 w-[min(20rem,88vw)] p-4',
   right: 'inset-y-0 right-0 w-[min(22rem,92vw)] p-4',
+  wide: 'inset-3 mx-auto max-w-6xl rounded-2xl p-5 sm:inset-6',
 } as const;
 
 /** A dialog or an edge sheet; Escape and the cross close it, focus goes back where it was. */

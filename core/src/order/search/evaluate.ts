@@ -1,5 +1,5 @@
 import type { OrderProblem } from './problem.ts';
-import { effortCost, propsAgain, type DoneState } from './state.ts';
+import { effortCost, NOTHING_DONE, propsAgain, type DoneState } from './state.ts';
 
 /** What each broken constraint costs: more than any order can. */
 const BROKEN = 1e6;
@@ -17,16 +17,7 @@ export function createEvaluator(problem: OrderProblem): (units: readonly number[
   const groupSizes = problem.groups.map((group) => group.length);
   const done = new Uint8Array(count);
   const unitAt = new Int32Array(problem.units.length);
-  const state: DoneState = {
-    timeS: 0,
-    highestLoad: 0,
-    taughtBits: 0,
-    metBits: 0,
-    propBits: 0,
-    isWarm: false,
-    hasMovedBack: false,
-    count: 0,
-  };
+  const state: DoneState = { ...NOTHING_DONE };
 
   /** Puts one item behind all that is done; `last` is its neighbour, -1 for none. */
   const add = (index: number, last: number, isPaused: boolean): number => {
@@ -66,14 +57,7 @@ export function createEvaluator(problem: OrderProblem): (units: readonly number[
   };
 
   return (units) => {
-    state.timeS = 0;
-    state.highestLoad = 0;
-    state.taughtBits = 0;
-    state.metBits = 0;
-    state.propBits = 0;
-    state.isWarm = false;
-    state.hasMovedBack = false;
-    state.count = 0;
+    Object.assign(state, NOTHING_DONE);
     done.fill(0);
     units.forEach((unit, at) => (unitAt[unit] = at));
     let cost = 0;

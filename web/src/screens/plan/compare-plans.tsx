@@ -1,12 +1,11 @@
 import { clsx } from 'clsx';
-import { Dialog } from 'radix-ui';
-import { X } from 'lucide-react';
 import { useMemo, type ReactNode } from 'react';
 import { movedItems } from '@wrenfern/core/order/search/moves';
 import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { WholeClass } from '../../data/api-types.ts';
 import { analyseClass } from '../../data/class-analysis.ts';
+import { Sheet } from '../../parts/dialog.tsx';
 import { Rose } from '../../parts/rose.tsx';
 import { compareFindings } from './findings.ts';
 
@@ -28,29 +27,9 @@ export function ComparePlans({
   trigger: ReactNode;
 }) {
   return (
-    <Dialog.Root>
-      <Dialog.Trigger asChild>{trigger}</Dialog.Trigger>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed inset-4 z-50 flex flex-col overflow-hidden rounded-2xl border border-line bg-paper p-5 shadow-xl sm:inset-8"
-        >
-          <div className="mb-3 flex items-start justify-between gap-3">
-            <Dialog.Title className="text-xl">
-              {one.name} and {other.name.toLowerCase()}
-            </Dialog.Title>
-            <Dialog.Close
-              aria-label="Close"
-              className="grid size-8 place-items-center rounded-lg hover:bg-mist"
-            >
-              <X size={18} aria-hidden />
-            </Dialog.Close>
-          </div>
-          <Sides lesson={lesson} one={one} other={other} />
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Sheet title={`${one.name} and ${other.name.toLowerCase()}`} from="wide" trigger={trigger}>
+      <Sides lesson={lesson} one={one} other={other} />
+    </Sheet>
   );
 }
 

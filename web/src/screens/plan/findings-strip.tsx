@@ -1,11 +1,11 @@
 import { clsx } from 'clsx';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { Popover } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import type { Finding, Repair } from '@wrenfern/core/order/rule';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { Analysis } from '@wrenfern/core';
 import { IconButton } from '../../parts/icon-button.tsx';
+import { Note } from '../../parts/note.tsx';
 import {
   compareFindings,
   filterFindings,
@@ -145,38 +145,25 @@ function leaves({ left }: Repair): string {
 function Why({ finding, repairs }: { finding: Finding; repairs: readonly Repair[] }) {
   const edit = useEditor((editor) => editor.edit);
   return (
-    <Popover.Root>
-      <Popover.Trigger className="min-h-6 shrink-0 text-soft underline decoration-dotted">
-        why?
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          aria-label="Why"
-          side="top"
-          sideOffset={6}
-          collisionPadding={10}
-          className="z-50 flex w-96 max-w-[92vw] flex-col gap-2 rounded-xl border border-line bg-leaf p-4 shadow-lg"
+    <Note className="min-h-6 shrink-0 text-soft underline decoration-dotted" trigger="why?">
+      <p className="font-semibold">{finding.sentence}</p>
+      <p>{finding.why}</p>
+      <p className="text-soft">
+        {finding.binding ? 'Must hold' : 'Should hold'}. {finding.statement} Rule {finding.rule};
+        common practice.
+      </p>
+      {repairs.map((repair) => (
+        <button
+          key={repair.label}
+          type="button"
+          className="rounded-lg border border-line-strong/60 px-3 py-1.5 text-left hover:bg-mist"
+          onClick={() => edit(repair.edit)}
         >
-          <p className="font-semibold">{finding.sentence}</p>
-          <p>{finding.why}</p>
-          <p className="text-soft">
-            {finding.binding ? 'Must hold' : 'Should hold'}. {finding.statement} Rule {finding.rule}
-            ; common practice.
-          </p>
-          {repairs.map((repair) => (
-            <button
-              key={repair.label}
-              type="button"
-              className="rounded-lg border border-line-strong/60 px-3 py-1.5 text-left hover:bg-mist"
-              onClick={() => edit(repair.edit)}
-            >
-              <span className="font-semibold">{repair.label}</span>
-              <span className="text-soft">{leaves(repair)}</span>
-            </button>
-          ))}
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+          <span className="font-semibold">{repair.label}</span>
+          <span className="text-soft">{leaves(repair)}</span>
+        </button>
+      ))}
+    </Note>
   );
 }
 

@@ -1,8 +1,8 @@
 import { clsx } from 'clsx';
 import { Redo2, Undo2 } from 'lucide-react';
-import { Popover } from 'radix-ui';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { Button } from '../../parts/button.tsx';
+import { Note } from '../../parts/note.tsx';
 import { Rose } from '../../parts/rose.tsx';
 import { Balance } from './balance.tsx';
 import { FindingsStrip } from './findings-strip.tsx';
@@ -34,18 +34,15 @@ function Total() {
   const at = (seconds: number) => `${(100 * seconds) / scale}%`;
   return (
     <div className="flex w-44 shrink-0 flex-col justify-center lg:w-52">
-      <Popover.Root>
-        <Popover.Trigger className="self-start text-left text-[0.8125rem] text-soft underline decoration-dotted underline-offset-3">
-          likely {Math.round(likely.lowS / 60)}–{Math.round(likely.highS / 60)} of{' '}
-          {Math.round(targetS / 60)} min
-        </Popover.Trigger>
-        <Note>
-          <p className="font-semibold">
-            {showClock(likely.lowS)} to {showClock(likely.highS)}
-          </p>
-          <p>{likely.reason}</p>
-        </Note>
-      </Popover.Root>
+      <Note
+        className="self-start text-left text-[0.8125rem] text-soft underline decoration-dotted underline-offset-3"
+        trigger={`likely ${Math.round(likely.lowS / 60)}–${Math.round(likely.highS / 60)} of ${Math.round(targetS / 60)} min`}
+      >
+        <p className="font-semibold">
+          {showClock(likely.lowS)} to {showClock(likely.highS)}
+        </p>
+        <p>{likely.reason}</p>
+      </Note>
       <p className="title text-3xl" data-testid="total">
         {showClock(totalS)}
         <span className={clsx('ml-2 font-text text-sm', overS > 60 ? 'text-copper' : 'text-soft')}>
@@ -67,22 +64,6 @@ function Total() {
         />
       </div>
     </div>
-  );
-}
-
-function Note({ children }: { children: React.ReactNode }) {
-  return (
-    <Popover.Portal>
-      <Popover.Content
-        aria-label="Why"
-        side="top"
-        sideOffset={6}
-        collisionPadding={10}
-        className="z-50 flex w-80 max-w-[90vw] flex-col gap-2 rounded-xl border border-line bg-leaf p-4 shadow-lg"
-      >
-        {children}
-      </Popover.Content>
-    </Popover.Portal>
   );
 }
 

@@ -1,15 +1,15 @@
 import { proxy } from 'comlink';
-import { X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import type { DraftProgress, DraftResult } from '@wrenfern/core/draft/draft-plan';
 import { DraftWishes } from '@wrenfern/core/draft/wishes';
+import { PROPS, type Prop } from '@wrenfern/core/movement/vocabulary';
 import { listWords } from '@wrenfern/core/movement/words';
 import type { WholeClass } from '../../../data/api-types.ts';
 import { sentenceOf } from '../../../data/request.ts';
 import { searchContext, searchWorker } from '../../../data/search.ts';
 import { Button } from '../../../parts/button.tsx';
+import { Sheet } from '../../../parts/dialog.tsx';
 import { useEditor } from '../plan-context.tsx';
 import { Proposals } from './proposals.tsx';
 import { WishesForm } from './wishes-form.tsx';
@@ -31,6 +31,7 @@ export function DraftPanel({ lesson, trigger }: { lesson: WholeClass; trigger: R
       school: plan.school,
       targetS: plan.targetS,
       lately: lesson.lately,
+      props: enoughForAll(lesson),
     }),
   );
   const draft = async (wanted: DraftWishes) => {
@@ -53,81 +54,71 @@ export function DraftPanel({ lesson, trigger }: { lesson: WholeClass; trigger: R
     void draft(next);
   };
   return (
-    <Dialog.Root
+    <Sheet
+      title="Draft for me"
+      description={
+        lesson.attendees.length > 0
+          ? `For the ${lesson.attendees.length} who come: everyone has something to do, in three ways at most.`
+          : 'Nobody is booked yet: the draft knows no cautions.'
+      }
+      from="wide"
       open={isOpen}
       onOpenChange={(open) => {
         setOpen(open);
         if (!open && state.status === 'drafting') void searchWorker().stop();
       }}
+      trigger={trigger}
     >
-      <Dialog.Trigger asChild>{trigger}</Dialog.Trigger>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed inset-3 z-50 mx-auto flex max-w-6xl flex-col overflow-hidden rounded-2xl border border-line bg-paper shadow-xl sm:inset-6"
-        >
-          <div className="flex items-start justify-between gap-3 px-5 pt-4">
-            <div>
-              <Dialog.Title className="text-2xl">Draft for me</Dialog.Title>
-              <p className="text-soft">
-                {lesson.attendees.length > 0
-                  ? `For the ${lesson.attendees.length} who come: everyone has something to do, in three ways at most.`
-                  : 'Nobody is booked yet: the draft knows no cautions.'}
-              </p>
-            </div>
-            <Dialog.Close
-              aria-label="Close"
-              className="grid size-8 place-items-center rounded-lg hover:bg-mist"
-            >
-              <X size={18} aria-hidden />
-            </Dialog.Close>
-          </div>
-          <div className="min-h-0 flex-1 overflow-y-auto px-5 py-4">
-            {state.status === 'drafted' ? (
-              <Drafted
-                lesson={lesson}
-                wishes={wishes}
-                result={state.result}
-                onUse={() => setOpen(false)}
-              />
-            ) : (
-              <WishesForm wishes={wishes} schools={lesson.schools} onChange={setWishes} />
-            )}
-          </div>
-          <div className="flex flex-wrap items-center gap-3 border-t border-line bg-leaf px-5 py-3">
-            {state.status === 'wishing' ? (
-              <Button look="main" onClick={() => void draft(wishes)}>
-                Draft three classes
-              </Button>
-            ) : null}
-            {state.status === 'drafting' ? (
-              <>
-                <p role="status" className="font-semibold">
-                  {state.step
-                    ? `${capital(state.step.phase)} … ${state.step.ready} of ${state.step.of} ready`
-                    : 'Starting …'}
-                </p>
-                <Button onClick={() => void searchWorker().stop()}>Stop</Button>
-              </>
-            ) : null}
-            {state.status === 'drafted' ? (
-              <>
-                <Button onClick={() => setState({ status: 'wishing' })}>Change the wishes</Button>
-                {state.result.kind === 'proposals' ? (
-                  <Button onClick={again}>Three others</Button>
-                ) : null}
-              </>
-            ) : null}
-            <p className="ml-auto max-w-md text-[0.8125rem] text-soft">
-              A draft shows the usual cautions; it clears nobody. Clinicians, makers’ instructions
-              and local rules come first.
+      <div className="-mx-5 min-h-0 flex-1 overflow-y-auto px-5 pb-4">
+        {state.status === 'drafted' ? (
+          <Drafted
+            lesson={lesson}
+            wishes={wishes}
+            result={state.result}
+            onUse={() => setOpen(false)}
+          />
+        ) : (
+          <WishesForm wishes={wishes} schools={lesson.schools} onChange={setWishes} />
+        )}
+      </div>
+      <div className="-mx-5 -mb-5 flex flex-wrap items-center gap-3 rounded-b-2xl border-t border-line bg-leaf px-5 py-3">
+        {state.status === 'wishing' ? (
+          <Button look="main" onClick={() => void draft(wishes)}>
+            Draft three classes
+          </Button>
+        ) : null}
+        {state.status === 'drafting' ? (
+          <>
+            <p role="status" className="font-semibold">
+              {state.step
+                ? `${capital(state.step.phase)} … ${state.step.ready} of ${state.step.of} ready`
+                : 'Starting …'}
             </p>
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+            <Button onClick={() => void searchWorker().stop()}>Stop</Button>
+          </>
+        ) : null}
+        {state.status === 'drafted' ? (
+          <>
+            <Button onClick={() => setState({ status: 'wishing' })}>Change the wishes</Button>
+            {state.result.kind === 'proposals' ? (
+              <Button onClick={again}>Three others</Button>
+            ) : null}
+          </>
+        ) : null}
+        <p className="ml-auto max-w-md text-[0.8125rem] text-soft">
+          A draft shows the usual cautions; it clears nobody. Clinicians, makers’ instructions and
+          local rules come first.
+        </p>
+      </div>
+    </Sheet>
   );
+}
+
+/** Props of which there is one for everyone who comes; undefined when that is all of them. */
+function enoughForAll({ cupboard, attendees }: WholeClass): Prop[] | undefined {
+  const wanted = Math.max(1, attendees.length);
+  const enough = PROPS.filter((prop) => (cupboard[prop] ?? 0) >= wanted);
+  return enough.length === PROPS.length ? undefined : enough;
 }
 
 function Drafted({

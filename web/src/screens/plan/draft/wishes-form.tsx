@@ -112,7 +112,7 @@ export function WishesForm({ wishes, schools, onChange }: FormProps) {
       </div>
       <Sentence
         start="At hand are"
-        hint="Exercises and options that need another prop are left out."
+        hint="At first, what there is enough of for everyone. Exercises and options that need another prop are left out."
       >
         <Chips
           all={PROPS}

@@ -1,0 +1,82 @@
+import type { Plan } from '../../plan/plan.ts';
+import { standingOf } from '../../plan/school.ts';
+import type { RuleContext, Worked } from '../rule.ts';
+import type { OrderProblem } from './problem.ts';
+
+export interface OrderLocks {
+  /** Items that keep their place in their part. */
+  pinned: ReadonlySet<string>;
+  /** Items that stay behind one another as they are today: ids of every one but the first. */
+  joined: ReadonlySet<string>;
+  /** False lets items go to another part of the class; parts keep how many they hold. */
+  partsStay: boolean;
+  /** False makes a cost of every rule that must hold: for locks that leave no order that keeps them. */
+  rulesBind?: boolean;
+}
+
+/** What stays together, where it may go, and where nothing may. */
+export type Layout = Pick<OrderProblem, 'units' | 'groups' | 'pauses' | 'pinnedAt'>;
+
+/** Parts of the class, blocks that stay together, pauses and pinned places. */
+export function layOutUnits(
+  plan: Plan,
+  { worked, school }: RuleContext,
+  locks: OrderLocks,
+): Layout {
+  const indexOf = new Map(worked.map(({ item }, index) => [item.id, index]));
+  const lists = locks.partsStay
+    ? plan.segments.map(({ items }) => items)
+    : [plan.segments.flatMap(({ items }) => items)];
+  const sideBlocks =
+    standingOf(school, 'sides-together') === 'off' ? new Set() : joinedSides(worked);
+  const units: number[][] = [];
+  const pinnedAt: number[] = [];
+  const groups: number[][] = [];
+  const pauses: Map<number, number>[] = [];
+  for (const list of lists) {
+    const group: number[] = [];
+    const quiet = new Map<number, number>();
+    list.forEach((item, place) => {
+      const index = indexOf.get(item.id);
+      if (item.kind === 'pause' || index === undefined) {
+        quiet.set(place, item.kind === 'pause' ? item.durationS : 0);
+        return;
+      }
+      const isJoined =
+        (locks.joined.has(item.id) || sideBlocks.has(item.id)) && !quiet.has(place - 1);
+      const last = group.at(-1);
+      if (isJoined && last !== undefined) {
+        units[last]?.push(index);
+        if (locks.pinned.has(item.id) && pinnedAt[last] === -1) {
+          pinnedAt[last] = place - (units[last]?.length ?? 1) + 1;
+        }
+        return;
+      }
+      group.push(units.length);
+      units.push([index]);
+      pinnedAt.push(locks.pinned.has(item.id) ? place : -1);
+    });
+    groups.push(group);
+    pauses.push(quiet);
+  }
+  return { units, groups, pauses, pinnedAt };
+}
+
+/** One-sided items and their answer on the other side: ids of every one but the first of its block. */
+function joinedSides(worked: readonly Worked[]): Set<string> {
+  const joined = new Set<string>();
+  let wasSide: string | undefined;
+  let first: string | undefined;
+  for (const { item, dose } of worked) {
+    const side = dose.sides === 'left' || dose.sides === 'right' ? dose.sides : undefined;
+    if (!side) {
+      [wasSide, first] = [undefined, undefined];
+      continue;
+    }
+    // A block begins, goes on, or is answered by the other side; after that a new one begins.
+    if (wasSide === undefined || (side === first && wasSide !== side)) first = side;
+    else joined.add(item.id);
+    wasSide = side;
+  }
+  return joined;
+}
