@@ -1,5 +1,5 @@
 import { teachesAwareness, type Exercise } from '../movement/exercise.ts';
-import { BODY_PART_WORDS, FOUNDATION_WORDS, listWords } from '../movement/words.ts';
+import { BODY_PART_WORDS, capital, FOUNDATION_WORDS, listWords } from '../movement/words.ts';
 import { DIRECTION_WORDS } from '../order/coverage.ts';
 import type { Group } from '../order/group.ts';
 import { taughtDepthFor } from '../order/rules/need-before-use.ts';
@@ -123,8 +123,4 @@ function turning(exercise: Exercise, all: readonly Exercise[]): string[] {
   if (rare) return [`${WAY_WORDS[rare]}, which little else does here`];
   const [way] = ways;
   return way ? [WAY_WORDS[way]] : [];
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -20,7 +20,10 @@ export function reorder(plan: Plan, ids: readonly string[]): Plan {
 
 export interface Move {
   itemIds: string[];
+  /** One step of all: it wants the steps before it to be done. */
   edit: Edit;
+  /** The same move by itself, from today's order: behind the item before it that stays. */
+  alone: Edit;
 }
 
 /**
@@ -41,10 +44,12 @@ export function movesBetween(
   for (const segment of target.segments) {
     let block: string[] = [];
     let anchor: string | undefined;
+    let staying: string | undefined;
     const flush = () => {
       if (block.length > 0) {
         const made = moveBlock(current, block, anchor, segment.id);
-        moves.push({ itemIds: block, edit: made.edit });
+        const alone = moveBlock(plan, block, staying, segment.id);
+        moves.push({ itemIds: block, edit: made.edit, alone: alone.edit });
         current = made.plan;
       }
       anchor = block.at(-1) ?? anchor;
@@ -54,6 +59,7 @@ export function movesBetween(
       if (stays.has(id)) {
         flush();
         anchor = id;
+        staying = id;
       } else {
         const last = block.at(-1);
         if (last !== undefined && follows.get(last) !== id) flush();

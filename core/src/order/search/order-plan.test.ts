@@ -30,7 +30,7 @@ describe('orderPlan', () => {
   });
 
   it.each(CLASSES)('comes to its order by its moves, and back by their inverse', (lesson) => {
-    const { plan, edit, moves } = orderPlan(inputOf(lesson));
+    const { plan, edit } = orderPlan(inputOf(lesson));
     if (!edit) {
       expect(ids(plan)).toEqual(ids(lesson.plan));
       return;
@@ -41,9 +41,9 @@ describe('orderPlan', () => {
     const back = applyEdit(result.plan, result.inverse);
     expect(back.ok && back.plan).toEqual(lesson.plan);
     let current = lesson.plan;
-    for (const move of moves) {
+    for (const move of movesBetween(lesson.plan, plan)) {
       const step = applyEdit(current, move.edit);
-      if (!step.ok) throw new Error(`${move.label}: ${step.reason.code}`);
+      if (!step.ok) throw new Error(`${move.itemIds.join()}: ${step.reason.code}`);
       current = step.plan;
     }
     expect(current).toEqual(plan);
@@ -56,6 +56,23 @@ describe('orderPlan', () => {
       expect(again.moves).toEqual([]);
       expect(again.edit).toBeUndefined();
     }
+  });
+
+  it('makes each move by itself land behind what it says', () => {
+    let landed = 0;
+    for (const lesson of CLASSES) {
+      for (const { itemIds, edit, label } of orderPlan(inputOf(lesson)).moves) {
+        const after = applyEdit(lesson.plan, edit);
+        if (!after.ok) throw new Error(after.reason.code);
+        const order = ids(after.plan);
+        const before = order[order.indexOf(itemIds[0] ?? '') - 1];
+        const item = itemsOf(after.plan).find(({ id }) => id === before);
+        if (!label.includes(' after ') || item?.kind !== 'exercise') continue;
+        expect(label.endsWith(` after ${item.exercise}`)).toBe(true);
+        landed += 1;
+      }
+    }
+    expect(landed).toBeGreaterThan(10);
   });
 
   it('says what each move gains by itself', () => {

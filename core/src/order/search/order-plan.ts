@@ -12,7 +12,7 @@ import { buildProblem } from './build-problem.ts';
 import type { OrderLocks } from './lay-out-units.ts';
 import { searchSubsets } from './exact.ts';
 import { improve, keepingConstraints } from './improve.ts';
-import { movesBetween, reorder } from './moves.ts';
+import { movesBetween, reorder, type Move } from './moves.ts';
 import { nearToday } from './near-today.ts';
 import type { OrderProblem, ScoredOrder } from './problem.ts';
 import { scoreOrder, type OrderScore } from './score-order.ts';
@@ -63,6 +63,7 @@ export interface OrderMove {
   itemIds: string[];
   /** In words: what is moved behind what. */
   label: string;
+  /** The move by itself, from today's order. */
   edit: Edit;
   /** What it gains by itself, in seconds-equivalent; negative when it pays only with the others. */
   gainS: number;
@@ -259,7 +260,7 @@ function idsInOrder(plan: Plan, problem: OrderProblem, units: readonly number[])
 function explainMove(
   input: OrderInput,
   now: OrderScore,
-  { itemIds, edit }: { itemIds: string[]; edit: Edit },
+  { itemIds, alone: edit }: Move,
   rulesBind: boolean,
 ): OrderMove {
   const alone = applyEdit(input.plan, edit);

@@ -14,7 +14,7 @@ export function Foot() {
   const { analysis, preview } = usePlanScreen();
   const shown = preview ?? analysis;
   return (
-    <footer className="flex shrink-0 items-stretch gap-3 border-t border-line bg-leaf px-3 max-md:flex-wrap max-md:py-2 md:h-[8.75rem] md:px-4">
+    <footer className="flex shrink-0 items-stretch gap-3 border-t border-line bg-leaf px-3 max-md:flex-wrap max-md:py-2 md:h-[9.25rem] md:px-4">
       <Total />
       <div className="self-center max-lg:hidden">
         <Balance>

@@ -22,7 +22,7 @@ import { Figure } from '../../parts/figure.tsx';
 import { Frond } from '../../parts/frond.tsx';
 import { Select } from '../../parts/select.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
-import { FOUNDATION_WORDS, POSITION_WORDS } from '@wrenfern/core/movement/words';
+import { capital, FOUNDATION_WORDS, POSITION_WORDS } from '@wrenfern/core/movement/words';
 import { DoseEditor } from './dose-editor.tsx';
 import { nudge } from './drag.ts';
 import { PlanDetailsPanel } from './plan-details.tsx';
@@ -361,8 +361,4 @@ function MoveButtons({ itemId, name }: { itemId: string; name: string }) {
       </Button>
     </div>
   );
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -4,7 +4,7 @@ import { toast } from 'sonner';
 import type { DraftProgress, DraftResult } from '@wrenfern/core/draft/draft-plan';
 import { DraftWishes } from '@wrenfern/core/draft/wishes';
 import { PROPS, type Prop } from '@wrenfern/core/movement/vocabulary';
-import { listWords } from '@wrenfern/core/movement/words';
+import { capital, listWords } from '@wrenfern/core/movement/words';
 import type { WholeClass } from '../../../data/api-types.ts';
 import { sentenceOf } from '../../../data/request.ts';
 import { searchContext, searchWorker } from '../../../data/search.ts';
@@ -160,8 +160,4 @@ function Drafted({
       )}
     </div>
   );
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }
