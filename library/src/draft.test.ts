@@ -226,6 +226,20 @@ describe('wishes that can’t be had together', () => {
   });
 });
 
+describe('a draft that is stopped', () => {
+  it('keeps what is ready', () => {
+    const context = { catalogue, attendees: [], day: DAY, timing: {} };
+    const search = draftPlan(DraftWishes.parse({ targetS: 1800 }), context, solve);
+    let step = search.next();
+    if (step.done) throw new Error('ended at once');
+    expect(step.value.result()).toBeUndefined();
+    while (!step.done && step.value.ready === 0) step = search.next();
+    if (step.done) throw new Error('ended too soon');
+    const kept = step.value.result();
+    expect(kept?.kind === 'proposals' && kept.proposals).toHaveLength(1);
+  });
+});
+
 describe('the next best', () => {
   it('stands in the same place, as long, for the same part, and leaves a valid class', () => {
     const wishes = DraftWishes.parse({ targetS: 1800 });

@@ -39,6 +39,8 @@ export interface DraftProgress {
   /** How many of the proposals are ready. */
   ready: number;
   of: number;
+  /** What is ready, should the search be stopped here; undefined while nothing is. */
+  result: () => DraftResult | undefined;
 }
 
 /** Limits for one program: to choose a class, and only to see whether there is one. */
@@ -66,14 +68,23 @@ export function* draftPlan(
   context: DraftContext,
   solve: Solve,
 ): Generator<DraftProgress, DraftResult> {
-  const of = CHARACTERS.length;
-  yield { phase: 'measuring the exercises', ready: 0, of };
+  const proposals: Proposal[] = [];
+  const finish = (): DraftResult => ({
+    kind: 'proposals',
+    proposals: proposals.map((each) => describe(each, proposals, wishes, context)),
+  });
+  const progress = (phase: DraftProgress['phase']): DraftProgress => ({
+    phase,
+    ready: proposals.length,
+    of: CHARACTERS.length,
+    result: () => (proposals.length > 0 ? finish() : undefined),
+  });
+  yield progress('measuring the exercises');
   const group = groupOf(context.attendees, context.day);
   const pool = poolOf(wishes, context);
   const list = wishList(wishes, pool, context.catalogue);
-  const proposals: Proposal[] = [];
   for (const character of CHARACTERS) {
-    yield { phase: 'choosing', ready: proposals.length, of };
+    yield progress('choosing');
     const earlier = proposals.map(({ plan }) =>
       exerciseItemsOf(plan)
         .map(({ exercise }) => exercise)
@@ -81,16 +92,13 @@ export function* draftPlan(
     );
     const made = propose({ wishes, context, solve, group, pool, list, character, earlier });
     if (!made && proposals.length === 0) {
-      yield { phase: 'looking for what is in the way', ready: 0, of };
+      yield progress('looking for what is in the way');
       return inTheWay(wishes, group, pool, list, solve);
     }
     if (made) proposals.push(made);
-    yield { phase: 'ordering', ready: proposals.length, of };
+    yield progress('ordering');
   }
-  return {
-    kind: 'proposals',
-    proposals: proposals.map((each) => describe(each, proposals, wishes, context)),
-  };
+  return finish();
 }
 
 interface ProposeInput {

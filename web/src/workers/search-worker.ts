@@ -34,6 +34,7 @@ export interface OrderLocksSent {
 
 /** Progress without what only the worker can do. */
 export type OrderStep = Omit<OrderProgress, 'result'>;
+export type DraftStep = Omit<DraftProgress, 'result'>;
 
 /** So long the search runs before it listens for a word to stop. */
 const TURN_MS = 60;
@@ -86,16 +87,17 @@ const worker = {
   async draft(
     wishes: DraftWishes,
     context: SearchContext,
-    onStep: (step: DraftProgress) => void,
+    onStep: (step: DraftStep) => void,
   ): Promise<DraftResult | undefined> {
     stopAsked = false;
     const solve = await (solver ??= loadSolver(() => highsBinary));
     const search = draftPlan(wishes, { ...context, catalogue: catalogueWith(context.own) }, solve);
     let step = search.next();
     while (!step.done) {
-      onStep(step.value);
+      const { phase, ready, of } = step.value;
+      onStep({ phase, ready, of });
       await turn();
-      if (mustStop()) return undefined;
+      if (mustStop()) return step.value.result();
       step = search.next();
     }
     return step.value;

@@ -1,7 +1,7 @@
 import { proxy } from 'comlink';
 import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import type { DraftProgress, DraftResult } from '@wrenfern/core/draft/draft-plan';
+import type { DraftResult } from '@wrenfern/core/draft/draft-plan';
 import { DraftWishes } from '@wrenfern/core/draft/wishes';
 import { PROPS, type Prop } from '@wrenfern/core/movement/vocabulary';
 import { capital, listWords } from '@wrenfern/core/movement/words';
@@ -11,12 +11,13 @@ import { searchContext, searchWorker } from '../../../data/search.ts';
 import { Button } from '../../../parts/button.tsx';
 import { Sheet } from '../../../parts/dialog.tsx';
 import { useEditor } from '../plan-context.tsx';
+import type { DraftStep } from '../../../workers/search-worker.ts';
 import { Proposals } from './proposals.tsx';
 import { WishesForm } from './wishes-form.tsx';
 
 type State =
   | { status: 'wishing' }
-  | { status: 'drafting'; step: DraftProgress | undefined }
+  | { status: 'drafting'; step: DraftStep | undefined }
   | { status: 'drafted'; result: DraftResult };
 
 /** Wishes as sentences; three classes that fulfil them, or the wishes that are in the way. */
@@ -40,7 +41,7 @@ export function DraftPanel({ lesson, trigger }: { lesson: WholeClass; trigger: R
       const result = await searchWorker().draft(
         wanted,
         searchContext(lesson),
-        proxy((step: DraftProgress) => setState({ status: 'drafting', step })),
+        proxy((step: DraftStep) => setState({ status: 'drafting', step })),
       );
       setState(result ? { status: 'drafted', result } : { status: 'wishing' });
     } catch (error) {
@@ -94,7 +95,7 @@ export function DraftPanel({ lesson, trigger }: { lesson: WholeClass; trigger: R
                 ? `${capital(state.step.phase)} … ${state.step.ready} of ${state.step.of} ready`
                 : 'Starting …'}
             </p>
-            <Button onClick={() => void searchWorker().stop()}>Stop</Button>
+            <Button onClick={() => void searchWorker().stop()}>Stop, keep what is ready</Button>
           </>
         ) : null}
         {state.status === 'drafted' ? (
