@@ -39,15 +39,17 @@ export type DraftStep = Omit<DraftProgress, 'result'>;
 /** So long the search runs before it listens for a word to stop. */
 const TURN_MS = 60;
 
-let stopAsked = false;
-/** Asked through a function: it changes between two turns of a running search. */
-const mustStop = (): boolean => stopAsked;
+/** The newest search; a word to stop, or another search, makes every earlier one an old one. */
+let newest = 0;
+const begin = (): number => (newest += 1);
+const isOld = (search: number): boolean => search !== newest;
+
 let solver: Promise<Solve> | undefined;
 
 const worker = {
   /** Ends what is running with the best so far. */
   stop(): void {
-    stopAsked = true;
+    newest += 1;
   },
 
   async order(
@@ -56,7 +58,7 @@ const worker = {
     locks: OrderLocksSent,
     onStep: (step: OrderStep) => void,
   ): Promise<OrderResult> {
-    stopAsked = false;
+    const mine = begin();
     const search = searchOrder({
       plan,
       catalogue: catalogueWith(context.own),
@@ -75,7 +77,7 @@ const worker = {
         const { phase, bestS, nowS, states } = step.value;
         onStep({ phase, bestS, nowS, states });
         await turn();
-        if (mustStop()) return step.value.result();
+        if (isOld(mine)) return step.value.result();
         heardAt = performance.now();
       }
       step = search.next();
@@ -89,7 +91,7 @@ const worker = {
     context: SearchContext,
     onStep: (step: DraftStep) => void,
   ): Promise<DraftResult | undefined> {
-    stopAsked = false;
+    const mine = begin();
     const solve = await (solver ??= loadSolver(() => highsBinary));
     const search = draftPlan(wishes, { ...context, catalogue: catalogueWith(context.own) }, solve);
     let step = search.next();
@@ -97,7 +99,7 @@ const worker = {
       const { phase, ready, of } = step.value;
       onStep({ phase, ready, of });
       await turn();
-      if (mustStop()) return step.value.result();
+      if (isOld(mine)) return step.value.result();
       step = search.next();
     }
     return step.value;

@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
 import { Link2, Pin } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { COST_WORDS } from '@wrenfern/core/order/search/cost-words';
 import type { OrderMove, OrderResult } from '@wrenfern/core/order/search/order-plan';
@@ -40,17 +40,25 @@ export function OrderPanel({ lesson, trigger }: { lesson: WholeClass; trigger: R
     joined: new Set(),
     partsStay: true,
   });
+  const newest = useRef(0);
   const search = async (of: Plan, under: Locks) => {
+    // Words of progress come by another way than the result and may arrive after it.
+    const mine = (newest.current += 1);
     setState({ status: 'searching', step: undefined });
     try {
       const result = await searchWorker().order(
         of,
         searchContext(lesson),
         { pinned: [...under.pinned], joined: [...under.joined], partsStay: under.partsStay },
-        proxy((step: OrderStep) => setState({ status: 'searching', step })),
+        proxy((step: OrderStep) => {
+          if (newest.current === mine) setState({ status: 'searching', step });
+        }),
       );
+      if (newest.current !== mine) return;
+      newest.current += 1;
       setState({ status: 'found', result, of });
     } catch (error) {
+      newest.current += 1;
       setState({ status: 'ready' });
       toast.error(sentenceOf(error));
     }

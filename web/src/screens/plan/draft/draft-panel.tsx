@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import type { DraftResult } from '@wrenfern/core/draft/draft-plan';
 import { DraftWishes } from '@wrenfern/core/draft/wishes';
@@ -35,16 +35,24 @@ export function DraftPanel({ lesson, trigger }: { lesson: WholeClass; trigger: R
       props: enoughForAll(lesson),
     }),
   );
+  const newest = useRef(0);
   const draft = async (wanted: DraftWishes) => {
+    // Words of progress come by another way than the result and may arrive after it.
+    const mine = (newest.current += 1);
     setState({ status: 'drafting', step: undefined });
     try {
       const result = await searchWorker().draft(
         wanted,
         searchContext(lesson),
-        proxy((step: DraftStep) => setState({ status: 'drafting', step })),
+        proxy((step: DraftStep) => {
+          if (newest.current === mine) setState({ status: 'drafting', step });
+        }),
       );
+      if (newest.current !== mine) return;
+      newest.current += 1;
       setState(result ? { status: 'drafted', result } : { status: 'wishing' });
     } catch (error) {
+      newest.current += 1;
       setState({ status: 'wishing' });
       toast.error(sentenceOf(error));
     }
