@@ -1,6 +1,11 @@
 import { teachesAwareness, type Exercise } from '../movement/exercise.ts';
-import { BODY_PART_WORDS, capital, FOUNDATION_WORDS, listWords } from '../movement/words.ts';
-import { DIRECTION_WORDS } from '../order/coverage.ts';
+import {
+  BODY_PART_WORDS,
+  capital,
+  DIRECTION_WORDS,
+  FOUNDATION_WORDS,
+  listWords,
+} from '../movement/words.ts';
 import type { Group } from '../order/group.ts';
 import { taughtDepthFor } from '../order/rules/need-before-use.ts';
 import { exerciseItemsOf, type Plan } from '../plan/plan.ts';

@@ -1,12 +1,12 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import {
   BODY_PART_WORDS,
+  DIRECTION_WORDS,
   FOUNDATION_WORDS,
   listWords,
   PROP_WORDS,
   someWords,
 } from '../movement/words.ts';
-import { DIRECTION_WORDS } from '../order/coverage.ts';
 import { rulesOf } from '../plan/schools.ts';
 import type { Choice } from './pool.ts';
 import type { DraftWishes } from './wishes.ts';

@@ -1,3 +1,4 @@
+import type { Direction } from './directions.ts';
 import type { BodyPart, Foundation, Position, Prop, SpineMove } from './vocabulary.ts';
 
 export const POSITION_WORDS: Record<Position, string> = {
@@ -19,6 +20,15 @@ export const MOVE_WORDS: Record<SpineMove, string> = {
   side: 'side-bending',
   still: 'still spine',
 };
+
+export const DIRECTION_WORDS = {
+  round: 'rounding',
+  arch: 'arching',
+  'turn-left': 'turning left',
+  'turn-right': 'turning right',
+  'side-left': 'side-bending left',
+  'side-right': 'side-bending right',
+} as const satisfies Record<Direction, string>;
 
 export const FOUNDATION_WORDS: Record<Foundation, string> = {
   breath: 'breath',

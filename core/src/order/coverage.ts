@@ -7,7 +7,12 @@ import {
   type Foundation,
   type Position,
 } from '../movement/vocabulary.ts';
-import { BODY_PART_WORDS, FOUNDATION_WORDS, POSITION_WORDS } from '../movement/words.ts';
+import {
+  BODY_PART_WORDS,
+  DIRECTION_WORDS,
+  FOUNDATION_WORDS,
+  POSITION_WORDS,
+} from '../movement/words.ts';
 import type { SchoolTargets } from '../plan/school.ts';
 import {
   secondsOf,
@@ -18,15 +23,6 @@ import {
 import type { RuleContext, Worked } from './rule.ts';
 import { onHands } from './rules/wrist-rest.ts';
 import { WANTED_PARTS, WHOLE_BODY_FROM_S } from './rules/body-parts.ts';
-
-export const DIRECTION_WORDS = {
-  round: 'rounding',
-  arch: 'arching',
-  'turn-left': 'turning left',
-  'turn-right': 'turning right',
-  'side-left': 'side-bending left',
-  'side-right': 'side-bending right',
-} as const satisfies Record<Direction, string>;
 
 export interface DirectionCoverage {
   seconds: Record<Direction, number>;

@@ -1,5 +1,5 @@
 import { DIRECTIONS, type Direction } from '@wrenfern/core/movement/directions';
-import { DIRECTION_WORDS } from '@wrenfern/core/order/coverage';
+import { DIRECTION_WORDS } from '@wrenfern/core/movement/words';
 import { showClock } from '@wrenfern/core/plan/show-time';
 
 /** Degrees from upright, clockwise; left and right are the person's own. */

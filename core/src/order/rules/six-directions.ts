@@ -1,8 +1,8 @@
 import { effortOfExercise } from '../../body/demand.ts';
 import { DIRECTIONS, type Direction } from '../../movement/directions.ts';
-import { capital, listWords } from '../../movement/words.ts';
+import { capital, DIRECTION_WORDS, listWords } from '../../movement/words.ts';
 import { showClock } from '../../plan/show-time.ts';
-import { coverDirections, DIRECTION_WORDS } from '../coverage.ts';
+import { coverDirections } from '../coverage.ts';
 import { addWhereItFits, bestPlace } from '../light-additions.ts';
 import { addAt, leaveAllOut, leaveOut, together } from '../repairs.ts';
 import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';

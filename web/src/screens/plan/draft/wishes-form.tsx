@@ -3,8 +3,12 @@ import { useId, type ReactNode } from 'react';
 import type { DraftWishes } from '@wrenfern/core/draft/wishes';
 import { DIRECTIONS } from '@wrenfern/core/movement/directions';
 import { BODY_PARTS, FOUNDATIONS, PROPS, type Machine } from '@wrenfern/core/movement/vocabulary';
-import { BODY_PART_WORDS, FOUNDATION_WORDS, PROP_WORDS } from '@wrenfern/core/movement/words';
-import { DIRECTION_WORDS } from '@wrenfern/core/order/coverage';
+import {
+  BODY_PART_WORDS,
+  DIRECTION_WORDS,
+  FOUNDATION_WORDS,
+  PROP_WORDS,
+} from '@wrenfern/core/movement/words';
 import type { SchoolRules } from '@wrenfern/core/plan/school';
 import { catalogue } from '../../../data/catalogue.ts';
 import { ToggleChip } from '../../../parts/chip.tsx';
