@@ -44,7 +44,8 @@ export interface DraftProgress {
 }
 
 /** Limits for one program: to choose a class, and only to see whether there is one. */
-const CHOOSE = { seconds: 2, gap: 0.06 } as const;
+/** The branches end a choice, not the clock: the same seed gives the same class on any machine. */
+const CHOOSE = { seconds: 30, gap: 0.06, nodes: 60 } as const;
 const LOOK = { seconds: 2, gap: 10 } as const;
 /** How often a choice is made again after its length was measured in its order. */
 const TRIES = 3;

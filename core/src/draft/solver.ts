@@ -11,6 +11,8 @@ export interface SolveLimits {
   seconds: number;
   /** How far from the best an answer may be, as a share of it. */
   gap: number;
+  /** How many branches are looked at; unlike the seconds, the same on every machine. */
+  nodes?: number;
 }
 
 export type Solve = (program: string, limits: SolveLimits) => Solution;
@@ -21,8 +23,12 @@ export type Solve = (program: string, limits: SolveLimits) => Solution;
  */
 export async function loadSolver(locate?: (file: string) => string): Promise<Solve> {
   const highs = await loadHighs(locate ? { locateFile: locate } : {});
-  return (program, { seconds, gap }) => {
-    const { Status, Columns } = highs.solve(program, { time_limit: seconds, mip_rel_gap: gap });
+  return (program, { seconds, gap, nodes }) => {
+    const { Status, Columns } = highs.solve(program, {
+      time_limit: seconds,
+      mip_rel_gap: gap,
+      ...(nodes === undefined ? {} : { mip_max_nodes: nodes }),
+    });
     const value = (name: string) => {
       const column = Columns[name];
       return column && 'Primal' in column ? column.Primal : 0;
@@ -30,7 +36,7 @@ export async function loadSolver(locate?: (file: string) => string): Promise<Sol
     // A model that can't be read ends as "Empty" without a word.
     if (Status === 'Empty') throw new Error('the linear program is broken');
     if (Status === 'Infeasible') return { kind: 'none', value };
-    const isFound = Status === 'Optimal' || (Status === 'Time limit reached' && hasValues(Columns));
+    const isFound = Status === 'Optimal' || hasValues(Columns);
     return { kind: isFound ? 'found' : 'unfinished', value };
   };
 }
