@@ -24,6 +24,8 @@ export default defineConfig({
           // One database for all of them: a file at a time.
           fileParallelism: false,
           hookTimeout: 30_000,
+          // Walks over every route and role take as long as the database does.
+          testTimeout: 60_000,
         },
       },
       project('web', ['web/src/**/*.test.ts']),

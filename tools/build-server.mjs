@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { build } from 'esbuild';
 
-/** Bundles the server with core and library; its registry packages stay outside. */
+/** Bundles the server, and what its threads run, with core and library; registry packages stay outside. */
 const { dependencies } = JSON.parse(readFileSync('server/package.json', 'utf8'));
 await build({
-  entryPoints: ['server/src/main.ts'],
-  outfile: 'server/dist/main.js',
+  entryPoints: { main: 'server/src/main.ts', 'readiness-worker': 'server/src/work/readiness-worker.ts' },
+  outdir: 'server/dist',
   bundle: true,
   platform: 'node',
   format: 'esm',

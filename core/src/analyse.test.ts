@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { analyse, type ClassContext } from './analyse.ts';
 import { Person } from './people/person.ts';
+import { exerciseItemsOf, offeredOptions } from './plan/plan.ts';
+import { STEADY_PACE } from './plan/timing/pace.ts';
 import { makeCatalogue, makeExercise } from './testing/make-exercise.ts';
 import { copyOf, makePlan } from './testing/make-plan.ts';
 
@@ -85,5 +87,35 @@ describe('analyse', () => {
   it('has an answer for an empty plan and an empty room', () => {
     const nothing = analyse(makePlan([[]]), catalogue, context({ attendees: [], cupboard: {} }));
     expect(nothing).toMatchObject({ findings: [], props: [], timeline: { totalS: 0 } });
+  });
+});
+
+describe('a plan whose exercise was taken out', () => {
+  const known = makeCatalogue();
+  const plan = makePlan([['breathe', 'gone-for-good', 'curl'], ['final-rest']]);
+  const analysis = analyse(plan, known, {
+    pace: STEADY_PACE,
+    cupboard: {},
+    attendees: [],
+    day: '2026-11-25',
+  });
+
+  it('is read whole, with the missing one in its place', () => {
+    expect(analysis.timeline.items.map(({ itemId }) => itemId)).toHaveLength(4);
+    expect(analysis.timeline.items[1]?.name).toBe('gone for good (no longer in the library)');
+  });
+
+  it('says so first, and offers to take it out', () => {
+    const [finding] = analysis.findings;
+    expect(finding?.rule).toBe('exercise-there');
+    expect(finding?.repairs()).toHaveLength(1);
+  });
+
+  it('offers what a shortened exercise still has', () => {
+    const [item] = exerciseItemsOf(makePlan([['curl']]));
+    if (!item) throw new Error('no item');
+    const short = makeExercise('curl', { options: [{}, {}] });
+    expect(offeredOptions({ ...item, options: [2, 4] }, short)).toEqual([2]);
+    expect(offeredOptions({ ...item, options: [3, 4] }, short)).toEqual([1, 2]);
   });
 });

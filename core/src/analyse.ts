@@ -8,6 +8,7 @@ import {
 import { groupOf } from './order/group.ts';
 import { reviewOrder, ruleContext } from './order/review.ts';
 import type { Finding } from './order/rule.ts';
+import { missingFindings } from './order/missing-findings.ts';
 import { roomFindings } from './order/room-findings.ts';
 import { timeFindings } from './order/time-findings.ts';
 import type { Attendee } from './people/choose-option.ts';
@@ -37,7 +38,7 @@ export interface Analysis {
   findings: Finding[];
 }
 
-/** The plan must have passed `checkPlan`. Cheap enough to run on every keystroke. */
+/** Cheap enough to run on every keystroke. What the catalogue lacks is told, never thrown. */
 export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext): Analysis {
   const retime = (edited: Plan) => timePlan(edited, catalogue, context);
   const timeline = retime(plan);
@@ -51,6 +52,7 @@ export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext)
   const input = { plan, catalogue, timeline, retime, group };
   const rules = ruleContext(input);
   const findings = [
+    ...missingFindings(plan, catalogue),
     ...timeFindings(plan, catalogue, timeline),
     ...reviewOrder(input, rules),
     ...roomFindings({

@@ -1,58 +1,116 @@
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import compression from 'compression';
-import connectSessionSequelize from 'connect-session-sequelize';
-import express, { type Express, type Request } from 'express';
+import express, { type Express, type Request, type RequestHandler } from 'express';
 import session from 'express-session';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
+import { accountRouter } from './api/account.ts';
+import { classLogRouter } from './api/class-log.ts';
+import { classPeopleRouter } from './api/class-people.ts';
+import { classPlanRouter } from './api/class-plan.ts';
 import { classesRouter } from './api/classes.ts';
+import { doorRouter } from './api/door.ts';
 import { ApiError } from './api/errors.ts';
-import { handleErrors, notFound } from './api/handle-errors.ts';
 import { exercisesRouter } from './api/exercises.ts';
-import { logRouter } from './api/log.ts';
+import { handleErrors, notFound } from './api/handle-errors.ts';
+import { limitWrites } from './api/limit-writes.ts';
 import { peopleRouter } from './api/people.ts';
+import { personEverythingRouter } from './api/person-everything.ts';
 import { sessionRouter } from './api/session.ts';
 import { studioRouter } from './api/studio.ts';
+import { teamRouter } from './api/team.ts';
 import { todayRouter } from './api/today.ts';
+import { trailRouter } from './api/trail.ts';
+import { wastebasketRouter } from './api/wastebasket.ts';
 import { sameOriginWrites } from './auth/same-origin.ts';
-import { requireMember } from './auth/session.ts';
+import { LONGEST_MS, SessionStore } from './auth/session-store.ts';
+import { createThrottle } from './auth/tries.ts';
+import type { Config } from './config.ts';
+import { createOutbox } from './keeping/outbox.ts';
+import type { Follower } from './live/follow-events.ts';
+import type { Workers } from './work/pool.ts';
 
-const SESSION_DAYS = 30;
+export type AppSettings = Omit<Config, 'databaseUrl' | 'port' | 'host' | 'tls' | 'letIn' | 'logLevel'>;
 
-export interface AppParts {
+export interface AppParts extends AppSettings {
   database: Sequelize;
   log: Logger;
-  sessionSecret: string;
-  secureCookies: boolean;
-  webFolder: string;
+  workers: Workers;
+  follower: Follower;
 }
+
+/** Plans and exercises may be this large; everything else is far smaller. */
+const DOCUMENT_BYTES = '1mb';
+const USUAL_BYTES = '256kb';
+const DOCUMENTS = /^\/(classes\/[^/]+\/plan|exercises\/[^/]+|studio)$/;
 
 /** The whole server without a port: it can be called by tests as it is. */
 export function createApp(parts: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(helmet({ contentSecurityPolicy: { directives: CONTENT_POLICY } }));
+  app.set('trust proxy', parts.trustProxy);
+  app.use(
+    helmet({
+      contentSecurityPolicy: { directives: CONTENT_POLICY },
+      strictTransportSecurity: parts.secureCookies,
+    }),
+    permissions,
+  );
   app.use(compression());
   app.use(requestIds(parts.log));
+  app.use('/api', noStore);
   app.get('/api/health', health(parts.database));
-  app.use('/api', sameOriginWrites, express.json({ limit: '1mb' }), sessions(parts));
-  app.use('/api', sessionRouter());
+  app.use('/api', sameOriginWrites, readJson(), sessions(parts), limitWrites(parts.writesPerMinute));
+  const wrongPasswords = createThrottle('own-password', { free: 5, forgetS: 86_400 });
   app.use(
     '/api',
-    requireMember,
-    todayRouter(),
+    sessionRouter(parts),
+    doorRouter(parts),
+    accountRouter({ key: parts.key, throttle: wrongPasswords }),
+    todayRouter(parts.workers),
     classesRouter(),
+    classPlanRouter(),
+    classPeopleRouter(),
+    classLogRouter(parts.follower),
     exercisesRouter(),
-    logRouter(),
     peopleRouter(),
+    personEverythingRouter(),
     studioRouter(),
+    teamRouter(createOutbox(parts.outbox)),
+    wastebasketRouter(),
+    trailRouter(),
   );
   app.use('/api', notFound);
   if (parts.webFolder) serveWeb(app, parts.webFolder);
   app.use(handleErrors(parts.log));
   return app;
+}
+
+/** Nothing of what the app never uses may be asked of the device. */
+const permissions: RequestHandler = (_request, response, next) => {
+  response.setHeader(
+    'Permissions-Policy',
+    'camera=(), microphone=(), geolocation=(), payment=(), usb=(), screen-wake-lock=(self)',
+  );
+  next();
+};
+
+/** Answers hold people: nothing on the way keeps them. A route that may be kept says so itself. */
+const noStore: RequestHandler = (_request, response, next) => {
+  response.setHeader('Cache-Control', 'no-store');
+  next();
+};
+
+function readJson(): RequestHandler {
+  const [usual, documents] = [
+    express.json({ limit: USUAL_BYTES }),
+    express.json({ limit: DOCUMENT_BYTES }),
+  ];
+  return (request, response, next) => {
+    (DOCUMENTS.test(request.path) ? documents : usual)(request, response, next);
+  };
 }
 
 /**
@@ -96,25 +154,14 @@ function health(database: Sequelize): express.RequestHandler {
   };
 }
 
-function sessions(parts: AppParts): express.RequestHandler {
-  const Store = connectSessionSequelize(session.Store);
+function sessions({ sessionSecret, secureCookies }: AppParts): RequestHandler {
   return session({
-    name: 'wrenfern',
-    secret: parts.sessionSecret,
+    name: secureCookies ? '__Host-wrenfern' : 'wrenfern',
+    secret: sessionSecret,
     resave: false,
     saveUninitialized: false,
-    store: new Store({
-      db: parts.database,
-      tableName: 'sessions',
-      checkExpirationInterval: 0,
-      expiration: SESSION_DAYS * 86_400_000,
-    }),
-    cookie: {
-      httpOnly: true,
-      sameSite: 'lax',
-      secure: parts.secureCookies,
-      maxAge: SESSION_DAYS * 86_400_000,
-    },
+    store: new SessionStore(),
+    cookie: { httpOnly: true, sameSite: 'lax', secure: secureCookies, maxAge: LONGEST_MS, path: '/' },
   });
 }
 
@@ -122,7 +169,8 @@ function sessions(parts: AppParts): express.RequestHandler {
 function serveWeb(app: Express, folder: string): void {
   app.use(
     '/assets',
-    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y' }),
+    notFound,
   );
   app.use(express.static(folder, { index: false, maxAge: '1h' }));
   app.get('/{*path}', (_request: Request, response) => {

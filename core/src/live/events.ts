@@ -1,38 +1,60 @@
 import { z } from 'zod';
+import { Id } from '../movement/ids.ts';
+
+/** A class of one day can't have more presses than this; the first is 1. */
+const MOST_PRESSES = 100_000;
+
+/** The end of the year 2099: a clock that says later is broken. */
+const LAST_MS = Date.UTC(2100, 0, 1) - 1;
 
 const shared = {
   /** Made by the client, so that sending twice changes nothing. */
-  id: z.string().min(8).max(64),
-  /** Milliseconds since 1970, by the teaching device's clock. */
-  atMs: z.number().int().min(0),
+  id: Id.min(8),
+  /** Milliseconds since 1970, by the server's clock as far as the device knows it. */
+  atMs: z.number().int().min(0).max(LAST_MS),
+  /**
+   * One more than the highest that the device had seen when it was pressed (a Lamport clock), so that
+   * what somebody pressed after seeing another's press comes after it, whatever their clocks say.
+   */
+  order: z.number().int().min(1).max(MOST_PRESSES),
 };
 
 /** What happens in a class while it is taught: an append-only list. */
 export const LiveEvent = z.discriminatedUnion('type', [
-  z.strictObject({ type: z.literal('start'), ...shared }),
-  z.strictObject({ type: z.literal('next'), ...shared }),
-  z.strictObject({ type: z.literal('back'), ...shared }),
+  z.strictObject({
+    type: z.literal('start'),
+    /** The saved plan that is taught. */
+    revision: z.number().int().min(1).max(1_000_000).optional(),
+    ...shared,
+  }),
+  /** Names the item: pressed on two devices at once, it is still one step. */
+  z.strictObject({ type: z.literal('goTo'), itemId: Id, ...shared }),
   z.strictObject({ type: z.literal('pause'), ...shared }),
   z.strictObject({ type: z.literal('resume'), ...shared }),
   z.strictObject({
     type: z.literal('extend'),
-    itemId: z.string().max(64),
+    itemId: Id,
     seconds: z.number().int().min(5).max(600),
     ...shared,
   }),
   z.strictObject({
     type: z.literal('moved'),
-    itemId: z.string().max(64),
-    personId: z.string().max(64),
+    itemId: Id,
+    personId: Id,
     option: z.number().int().min(1).max(4),
     ...shared,
   }),
   z.strictObject({
     type: z.literal('note'),
-    itemId: z.string().max(64),
+    itemId: Id,
     text: z.string().trim().min(1).max(1000),
     ...shared,
   }),
   z.strictObject({ type: z.literal('end'), ...shared }),
 ]);
 export type LiveEvent = z.infer<typeof LiveEvent>;
+
+/** The order of what is pressed next on a device that has seen these. */
+export function nextOrder(seen: readonly LiveEvent[]): number {
+  return seen.reduce((most, { order }) => Math.max(most, order), 0) + 1;
+}

@@ -21,9 +21,14 @@ function event(type: string, second: number, extra: object = {}): LiveEvent {
     id: `event-${String(next).padStart(4, '0')}`,
     type,
     atMs: START + second * 1000,
+    order: next,
     ...extra,
   });
 }
+/** One press of Next is to name the item that follows. */
+const goTo = (index: number, second: number) =>
+  event('goTo', second, { itemId: timeline.items[index]?.itemId ?? 'nowhere' });
+
 const at = (second: number) => START + second * 1000;
 const run = (events: LiveEvent[], second: number) => runClass(timeline, events, at(second));
 const view = (events: LiveEvent[], second: number) => {
@@ -39,13 +44,31 @@ describe('runClass', () => {
     expect(viewNow(timeline, state)).toBeUndefined();
   });
 
-  it('goes on, goes back and never past the ends', () => {
-    const events = [event('start', 0), event('next', 10), event('next', 20)];
+  it('goes to the item that a press names, forwards and back', () => {
+    const events = [event('start', 0), goTo(1, 10), goTo(2, 20)];
     expect(run(events, 25).itemIndex).toBe(2);
-    expect(run([...events, event('back', 30)], 35).itemIndex).toBe(1);
-    const far = [event('start', 0), ...Array.from({ length: 20 }, (_, i) => event('next', i + 1))];
-    expect(run(far, 60).itemIndex).toBe(timeline.items.length - 1);
-    expect(run([event('start', 0), event('back', 1), event('back', 2)], 5).itemIndex).toBe(0);
+    expect(run([...events, goTo(1, 30)], 35).itemIndex).toBe(1);
+  });
+
+  it('takes the same step pressed on two devices for one', () => {
+    const [start, mine, theirs] = [event('start', 0), goTo(1, 10), goTo(1, 10)];
+    const state = run([start, mine, { ...theirs, order: mine.order }], 20);
+    expect(state.itemIndex).toBe(1);
+    expect(state.visits).toHaveLength(2);
+  });
+
+  it('counts what names an item that is not in the plan, and stays where it is', () => {
+    const state = run([event('start', 0), event('goTo', 5, { itemId: 'gone' })], 9);
+    expect(state).toMatchObject({ itemIndex: 0, unplaced: 1 });
+  });
+
+  it('follows what the devices had seen, not their clocks', () => {
+    // The second device runs an hour slow; it pressed after it had seen the first one's press.
+    const first = [event('start', 0), goTo(1, 60)];
+    const slow = { ...goTo(2, 90 - 3600) };
+    const state = run([...first, slow], 120);
+    expect(state.itemIndex).toBe(2);
+    expect(state.visits.every(({ activeMs }) => activeMs >= 0)).toBe(true);
   });
 
   it('lets no time pass in a pause', () => {
@@ -57,11 +80,11 @@ describe('runClass', () => {
   it('gives the same state for events out of order and sent twice', () => {
     const events = [
       event('start', 0),
-      event('next', 50),
+      goTo(1, 50),
       event('pause', 70),
       event('resume', 90),
       event('moved', 95, { itemId: 'curl', personId: 'asha', option: 1 }),
-      event('next', 130),
+      goTo(2, 130),
       event('end', 200),
     ];
     const plain = run(events, 300);
@@ -77,7 +100,7 @@ describe('runClass', () => {
   });
 
   it('stops counting at the end, and still takes notes', () => {
-    const events = [event('start', 0), event('end', 30), event('next', 40)];
+    const events = [event('start', 0), event('end', 30), goTo(1, 40)];
     const late = event('note', 500, { itemId: 'curl', text: 'Less talk' });
     const state = run([...events, late], 900);
     expect(state).toMatchObject({ status: 'ended', activeMs: 30_000, itemIndex: 0 });
@@ -90,17 +113,17 @@ describe('runClass', () => {
       event('moved', 5, { itemId: 'curl', personId: 'asha', option: 1 }),
       event('moved', 9, { itemId: 'curl', personId: 'asha', option: 2 }),
     ];
-    expect(run(events, 10).moved).toEqual({ curl: { asha: 2 } });
+    expect(run(events, 10).moved.get('curl')?.get('asha')).toBe(2);
   });
 
   it('ignores everything before the start', () => {
-    const state = run([event('next', 1), event('pause', 2), event('end', 3)], 10);
+    const state = run([goTo(1, 1), event('pause', 2), event('end', 3)], 10);
     expect(state.status).toBe('ready');
   });
 });
 
 describe('viewNow', () => {
-  const toCurl = [event('start', 0), event('next', 60), event('next', 165)];
+  const toCurl = [event('start', 0), goTo(1, 60), goTo(2, 165)];
 
   it('shows the part, the repetition and the time left', () => {
     // curl: 8 s set-up, 13 s words, then 8 repetitions of 5 s, the first of 5.5 s.
@@ -118,19 +141,19 @@ describe('viewNow', () => {
   });
 
   it('says which side', () => {
-    const events = [...toCurl, event('next', 230)];
+    const events = [...toCurl, goTo(3, 230)];
     expect(view(events, 230 + 40).part?.side).toBe('left');
     expect(view(events, 230 + 90).part?.side).toBe('right');
   });
 
   it('is on plan while the plan is followed', () => {
     expect(view([event('start', 0)], 30).behindS).toBe(0);
-    expect(view([event('start', 0), event('next', 60)], 100).behindS).toBe(0);
+    expect(view([event('start', 0), goTo(1, 60)], 100).behindS).toBe(0);
   });
 
   it('falls behind when an item runs over, and is ahead when it is cut short', () => {
     expect(view([event('start', 0)], 90).behindS).toBe(30);
-    expect(view([event('start', 0), event('next', 20)], 25).behindS).toBe(-40);
+    expect(view([event('start', 0), goTo(1, 20)], 25).behindS).toBe(-40);
   });
 
   it('ends later by as much as it is behind', () => {
@@ -146,7 +169,7 @@ describe('viewNow', () => {
 
   it('knows what is next, and that the last has nothing behind it', () => {
     expect(view([event('start', 0)], 5).next?.itemId).toBe('breathe');
-    const all = [event('start', 0), ...[1, 2, 3, 4].map((second) => event('next', second))];
+    const all = [event('start', 0), ...[1, 2, 3, 4].map((index) => goTo(index, index))];
     expect(view(all, 10).next).toBeUndefined();
   });
 });
@@ -159,11 +182,11 @@ describe('summariseClass', () => {
   it('puts what was taught beside what was planned', () => {
     const events = [
       event('start', 0),
-      event('next', 75),
-      event('next', 180),
+      goTo(1, 75),
+      goTo(2, 180),
+      goTo(3, 182),
       event('note', 190, { itemId: 'curl', text: 'Necks' }),
-      event('next', 182),
-      event('next', 300),
+      goTo(4, 300),
       event('end', 420),
     ];
     const summary = summariseClass(timeline, events, at(999));
@@ -179,7 +202,7 @@ describe('summariseClass', () => {
   });
 
   it('adds up visits to an item that was gone back to', () => {
-    const events = [event('start', 0), event('next', 30), event('back', 50), event('end', 70)];
+    const events = [event('start', 0), goTo(1, 30), goTo(0, 50), event('end', 70)];
     const summary = summariseClass(timeline, events, at(80));
     expect(summary?.items[0]?.actualS).toBe(50);
     expect(summary?.items[1]?.actualS).toBe(20);
@@ -188,11 +211,14 @@ describe('summariseClass', () => {
 
 describe('LiveEvent', () => {
   it.each([
-    [{ type: 'leap', id: 'event-0001', atMs: 1 }],
-    [{ type: 'start', id: 'short', atMs: 1 }],
-    [{ type: 'start', id: 'event-0001', atMs: -1 }],
-    [{ type: 'extend', id: 'event-0001', atMs: 1, itemId: 'a', seconds: 9999 }],
-    [{ type: 'moved', id: 'event-0001', atMs: 1, itemId: 'a', personId: 'b', option: 5 }],
-    [{ type: 'note', id: 'event-0001', atMs: 1, itemId: 'a', text: '  ' }],
+    [{ type: 'leap', id: 'event-0001', atMs: 1, order: 1 }],
+    [{ type: 'start', id: 'short', atMs: 1, order: 1 }],
+    [{ type: 'start', id: 'event-0001', atMs: -1, order: 1 }],
+    [{ type: 'extend', id: 'event-0001', atMs: 1, order: 1, itemId: 'a', seconds: 9999 }],
+    [{ type: 'moved', id: 'event-0001', atMs: 1, order: 1, itemId: 'a', personId: 'b', option: 5 }],
+    [{ type: 'goTo', id: 'event-0001', atMs: 1, order: 1, itemId: '__proto__' }],
+    [{ type: 'goTo', id: 'event-0001', atMs: 9_007_199_254_740_991, order: 1, itemId: 'a' }],
+    [{ type: 'end', id: 'event-0001', atMs: 1, order: 0 }],
+    [{ type: 'note', id: 'event-0001', atMs: 1, order: 1, itemId: 'a', text: '  ' }],
   ])('refuses %j', (value) => expect(LiveEvent.safeParse(value).success).toBe(false));
 });

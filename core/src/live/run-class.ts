@@ -18,15 +18,18 @@ export interface RunState {
   /** Time taught, pauses left out. */
   activeMs: number;
   /** Seconds added by hand, by item id. */
-  extendedS: Record<string, number>;
+  extendedS: Map<string, number>;
   /** Options changed during the class, by item id and person id; the last one counts. */
-  moved: Record<string, Record<string, number>>;
+  moved: Map<string, Map<string, number>>;
   notes: { itemId: string; text: string }[];
+  /** Presses that name an item which this plan does not hold. */
+  unplaced: number;
 }
 
 /**
- * Where the class stands at `nowMs`, from nothing but its events. Events are taken in time order,
- * each id once, so a doubled or late delivery gives the same state.
+ * Where the class stands at `nowMs`, from nothing but its events. Events are taken in the order in
+ * which devices had seen them, each id once, so a doubled or late delivery and a clock that runs wrong
+ * give the same state.
  */
 export function runClass(
   timeline: Timeline,
@@ -38,14 +41,15 @@ export function runClass(
     itemIndex: 0,
     visits: [],
     activeMs: 0,
-    extendedS: {},
-    moved: {},
+    extendedS: new Map(),
+    moved: new Map(),
     notes: [],
+    unplaced: 0,
   };
   let lastMs = 0;
   for (const event of inOrder(events)) {
     passTime(state, lastMs, event.atMs);
-    lastMs = event.atMs;
+    lastMs = Math.max(lastMs, event.atMs);
     step(state, event, timeline);
   }
   if (state.status === 'running') passTime(state, lastMs, nowMs);
@@ -54,7 +58,7 @@ export function runClass(
 
 function inOrder(events: readonly LiveEvent[]): LiveEvent[] {
   const once = new Map(events.map((event) => [event.id, event]));
-  return [...once.values()].sort((a, b) => a.atMs - b.atMs);
+  return [...once.values()].sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
 }
 
 function passTime(state: RunState, fromMs: number, toMs: number): void {
@@ -74,14 +78,8 @@ function step(state: RunState, event: LiveEvent, timeline: Timeline): void {
       state.startedAtMs = event.atMs;
       visit(state, timeline, 0, event.atMs);
       return;
-    case 'next':
-      if (state.status === 'ready') return;
-      if (state.itemIndex + 1 >= timeline.items.length) return;
-      visit(state, timeline, state.itemIndex + 1, event.atMs);
-      return;
-    case 'back':
-      if (state.status === 'ready') return;
-      visit(state, timeline, Math.max(0, state.itemIndex - 1), event.atMs);
+    case 'goTo':
+      if (state.status !== 'ready') goTo(state, timeline, event.itemId, event.atMs);
       return;
     case 'pause':
       if (state.status === 'running') state.status = 'paused';
@@ -102,12 +100,21 @@ function step(state: RunState, event: LiveEvent, timeline: Timeline): void {
 /** What is noted down counts whenever it arrives, after the end as well. */
 function keep(state: RunState, event: LiveEvent): void {
   if (event.type === 'extend') {
-    state.extendedS[event.itemId] = (state.extendedS[event.itemId] ?? 0) + event.seconds;
+    const already = state.extendedS.get(event.itemId) ?? 0;
+    state.extendedS.set(event.itemId, already + event.seconds);
   } else if (event.type === 'moved') {
-    (state.moved[event.itemId] ??= {})[event.personId] = event.option;
+    const people = state.moved.get(event.itemId) ?? new Map<string, number>();
+    state.moved.set(event.itemId, people.set(event.personId, event.option));
   } else if (event.type === 'note') {
     state.notes.push({ itemId: event.itemId, text: event.text });
   }
+}
+
+/** The same item again is the same press from another device. */
+function goTo(state: RunState, timeline: Timeline, itemId: string, atMs: number): void {
+  const index = timeline.items.findIndex((item) => item.itemId === itemId);
+  if (index < 0) state.unplaced += 1;
+  else if (index !== state.itemIndex) visit(state, timeline, index, atMs);
 }
 
 function visit(state: RunState, timeline: Timeline, index: number, atMs: number): void {
@@ -120,6 +127,7 @@ function visit(state: RunState, timeline: Timeline, index: number, atMs: number)
 /** What to show at arm's length, in seconds. */
 export interface NowView {
   item: TimedItem;
+  previous?: TimedItem;
   next?: TimedItem;
   /** The part that the plan's clock has reached; the last one once time is out. */
   part: TimedPart | undefined;
@@ -142,15 +150,17 @@ export function viewNow(timeline: Timeline, state: RunState): NowView | undefine
   const visitNow = state.visits.at(-1);
   if (!item || !visitNow) return undefined;
   const itemElapsedS = visitNow.activeMs / 1000;
-  const planned = item.durationS + (state.extendedS[item.itemId] ?? 0);
+  const planned = item.durationS + (state.extendedS.get(item.itemId) ?? 0);
   const { part, intoPartS } = partAt(item, itemElapsedS);
   const classElapsedS = state.activeMs / 1000;
   const reached = item.startS + Math.min(itemElapsedS, item.durationS);
   const leftHere = Math.max(0, planned - itemElapsedS);
   const after = timeline.totalS - (item.startS + item.durationS);
+  const previous = timeline.items[state.itemIndex - 1];
   const next = timeline.items[state.itemIndex + 1];
   return {
     item,
+    ...(previous ? { previous } : {}),
     ...(next ? { next } : {}),
     part,
     partElapsedS: intoPartS,

@@ -13,7 +13,7 @@ export interface LoggedItem {
   done: boolean;
   notes: string[];
   /** Options taken by people who moved up or down, by person id. */
-  moved: Record<string, number>;
+  moved: ReadonlyMap<string, number>;
 }
 
 export interface ClassSummary {
@@ -23,6 +23,8 @@ export interface ClassSummary {
   /** Pauses left out. */
   actualS: number;
   items: LoggedItem[];
+  /** Presses about items that the plan does not hold. */
+  unplaced: number;
 }
 
 /** What was really done, beside what was planned; undefined when the class was never started. */
@@ -45,7 +47,7 @@ export function summariseClass(
       actualS,
       done: actualS >= PASSED_OVER_S,
       notes: run.notes.filter((note) => note.itemId === item.itemId).map((note) => note.text),
-      moved: run.moved[item.itemId] ?? {},
+      moved: run.moved.get(item.itemId) ?? new Map<string, number>(),
     };
   });
   return {
@@ -54,5 +56,6 @@ export function summariseClass(
     plannedS: timeline.totalS,
     actualS: Math.round(run.activeMs / 1000),
     items,
+    unplaced: run.unplaced,
   };
 }

@@ -19,9 +19,12 @@ describe('createCatalogue', () => {
     expect(merged.get('bridge')?.name).toBe('My bridge');
   });
 
-  it('throws with the slug when asked for one it does not hold', () => {
-    expect(() => catalogue.require('teaser')).toThrow('"teaser"');
-    expect(catalogue.get('teaser')).toBeUndefined();
+  it('stands in for one it does not hold with one that says so', () => {
+    expect(catalogue.get('own-curl')).toBeUndefined();
+    const gone = catalogue.require('own-curl');
+    expect(gone.name).toBe('own curl (no longer in the library)');
+    expect(catalogue.require('own-curl')).toBe(gone);
+    expect(gone.options).toHaveLength(4);
   });
 });
 

@@ -1,10 +1,11 @@
 import type { Exercise } from './exercise.ts';
+import { missingExercise } from './missing-exercise.ts';
 
 /** The exercises that a studio can plan with, indexed once and never changed. */
 export interface Catalogue {
   readonly all: readonly Exercise[];
   get(slug: string): Exercise | undefined;
-  /** Use where the slug is known to resolve, e.g. after `checkPlan`. Throws otherwise. */
+  /** Never nothing: an exercise that was taken out is stood for by one that says so. */
   require(slug: string): Exercise;
 }
 
@@ -15,10 +16,6 @@ export function createCatalogue(exercises: readonly Exercise[]): Catalogue {
   return {
     all,
     get: (slug) => bySlug.get(slug),
-    require(slug) {
-      const exercise = bySlug.get(slug);
-      if (!exercise) throw new Error(`no exercise "${slug}" in this catalogue`);
-      return exercise;
-    },
+    require: (slug) => bySlug.get(slug) ?? missingExercise(slug),
   };
 }

@@ -20,6 +20,10 @@ import {
 
 const words = z.string().trim().min(1).max(400);
 
+/** More of one kind than any exercise needs. */
+const FEW = 20;
+const MANY = 60;
+
 export const PropUse = z.strictObject({
   prop: Prop,
   place: PropPlace,
@@ -56,28 +60,28 @@ export const Option = z.strictObject({
   name: words,
   /** What is different from the option before, in a few words. */
   change: words,
-  levers: z.array(Lever).min(1),
-  demands: z.array(Demand),
+  levers: z.array(Lever).min(1).max(FEW),
+  demands: z.array(Demand).max(MANY),
   /** Why this step comes after an option that the body model weighs as harder, where it does. */
   lighterBecause: words.optional(),
   /** What keeps the body up where its weight does not fall within what it rests on. */
   held: words.optional(),
   feel: words,
   stepBack: words,
-  props: z.array(PropUse).default([]),
+  props: z.array(PropUse).max(FEW).default([]),
   settings: MachineSetting.optional(),
   /** Only where this option is dosed, placed or loaded differently from its exercise. */
   dose: Dose.optional(),
   position: Position.optional(),
   spineLoad: SpineLoad.optional(),
-  moves: z.array(SpineMove).optional(),
+  moves: z.array(SpineMove).max(FEW).optional(),
   poses,
 });
 export type Option = z.infer<typeof Option>;
 
 export const Breath = z.strictObject({
   /** One phrase a phase of the movement. */
-  phases: z.array(z.strictObject({ on: z.enum(['in', 'out', 'free']), doing: words })).min(1),
+  phases: z.array(z.strictObject({ on: z.enum(['in', 'out', 'free']), doing: words })).min(1).max(FEW),
   /** What is said when breath is left natural. */
   natural: words,
 });
@@ -86,7 +90,7 @@ export const Exercise = z
   .strictObject({
     slug: SLUG,
     name: words,
-    otherNames: z.array(words).default([]),
+    otherNames: z.array(words).max(FEW).default([]),
     /** Place in the mat order published by Pilates and Miller, Return to Life through Contrology (1945). */
     classicOrder: z.number().int().min(1).max(34).optional(),
     machine: Machine,
@@ -94,12 +98,12 @@ export const Exercise = z
     position: Position,
     /** Where the body is left, when the movement travels. */
     endPosition: Position.optional(),
-    moves: z.array(SpineMove).min(1),
+    moves: z.array(SpineMove).min(1).max(FEW),
     spineLoad: SpineLoad,
-    teaches: z.array(FoundationDepth).min(1),
-    needs: z.array(FoundationDepth),
-    bodyParts: z.array(BodyPart).min(1),
-    movers: z.array(words).min(1),
+    teaches: z.array(FoundationDepth).min(1).max(FEW),
+    needs: z.array(FoundationDepth).max(FEW),
+    bodyParts: z.array(BodyPart).min(1).max(FEW),
+    movers: z.array(words).min(1).max(FEW),
     /** Seconds to arrange the limbs before the first repetition, where that is more than usual. */
     arrangeS: z.number().int().min(1).max(60).optional(),
     dose: Dose,
@@ -111,12 +115,12 @@ export const Exercise = z
     options: z.array(Option).min(2).max(4),
     /** The option shown to a group by default. */
     standard: z.number().int().min(1).max(4),
-    cues: z.array(words).min(2),
-    faults: z.array(z.strictObject({ fault: words, remedy: words })).min(2),
-    prepares: z.array(SLUG).default([]),
-    counters: z.array(SLUG).default([]),
+    cues: z.array(words).min(2).max(FEW),
+    faults: z.array(z.strictObject({ fault: words, remedy: words })).min(2).max(FEW),
+    prepares: z.array(SLUG).max(MANY).default([]),
+    counters: z.array(SLUG).max(MANY).default([]),
     /** Stand-ins with the same position and a shared aim, best first. */
-    swaps: z.array(SLUG).min(1),
+    swaps: z.array(SLUG).min(1).max(MANY),
     /** From where the figure is seen. */
     view: View.default('side'),
   })

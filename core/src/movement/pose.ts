@@ -118,7 +118,7 @@ export type MachinePose = z.infer<typeof MachinePose>;
  */
 export const Pose = z
   .strictObject({
-    shape: z.string().min(1),
+    shape: z.string().min(1).max(64),
     name: z.string().trim().min(1).max(160),
     lean: degrees,
     roll: degrees,
@@ -141,7 +141,7 @@ export const Pose = z
 export type Pose = z.infer<typeof Pose>;
 
 /** A key pose: the name of a shape, or what differs from one. */
-export const KeyPose = z.union([z.string().min(1), Pose]);
+export const KeyPose = z.union([z.string().min(1).max(64), Pose]);
 export type KeyPose = z.infer<typeof KeyPose>;
 
 export const VIEWS = ['side', 'above', 'top', 'front', 'three-quarter'] as const;

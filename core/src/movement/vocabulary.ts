@@ -8,7 +8,8 @@ import { z } from 'zod';
 export const SLUG = z
   .string()
   .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'use small letters, digits and single hyphens')
-  .max(64);
+  .max(64)
+  .refine((value) => !(value in Object.prototype), 'this word can’t be a name');
 
 const MACHINES = ['mat', 'reformer'] as const;
 export const Machine = z.enum(MACHINES);

@@ -1,6 +1,8 @@
+import { z } from 'zod';
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Exercise, Option } from '../movement/exercise.ts';
-import type { Demand, Position } from '../movement/vocabulary.ts';
+import { Id } from '../movement/ids.ts';
+import { SLUG, type Demand, type Position } from '../movement/vocabulary.ts';
 import { offeredOptions, type ExerciseItem } from '../plan/plan.ts';
 import { cautionOf, type CautionId } from './cautions.ts';
 import { cautionsOn, type CautionEntry, type Person } from './person.ts';
@@ -13,10 +15,24 @@ export type Choice =
   | { kind: 'rest'; shape: string; reasons: Reason[] };
 
 /** What the teacher decided by hand, instead of the computed choice. */
-export type HandChoice =
-  | { kind: 'option'; option: number }
-  | { kind: 'swap'; exercise: string; option: number }
-  | { kind: 'rest' };
+const HandChoice = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('option'), option: z.number().int().min(1).max(4) }),
+  z.strictObject({
+    kind: z.literal('swap'),
+    exercise: SLUG,
+    option: z.number().int().min(1).max(4),
+  }),
+  z.strictObject({ kind: z.literal('rest') }),
+]);
+export type HandChoice = z.infer<typeof HandChoice>;
+
+/** As many as a plan has items. */
+const MOST_CHOICES = 400;
+
+/** What was decided by hand for one person, by item id. */
+export const HandChoices = z
+  .record(Id, HandChoice)
+  .refine((choices) => Object.keys(choices).length <= MOST_CHOICES, 'more choices than items');
 
 /** Somebody who comes to this class. */
 export interface Attendee {

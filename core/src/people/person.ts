@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Id } from '../movement/ids.ts';
 import { Depth, FOUNDATIONS, SLUG } from '../movement/vocabulary.ts';
 import { CAUTION_IDS } from './cautions.ts';
 
@@ -16,13 +17,19 @@ export const CautionEntry = z.strictObject({
 });
 export type CautionEntry = z.infer<typeof CautionEntry>;
 
+/** As many exercises as a large library holds. */
+const MOST_USUAL = 2000;
+
 export const Person = z.strictObject({
-  id: z.string().min(1).max(64),
+  id: Id,
   name: z.string().trim().min(1, 'give a name').max(80),
   /** The option this person usually works at, 1 to 4. */
   level: z.number().int().min(1).max(4).default(2),
   /** Where they differ from that: the option they last did in full, by exercise. */
-  usualOptions: z.record(SLUG, z.number().int().min(1).max(4)).default({}),
+  usualOptions: z
+    .record(SLUG, z.number().int().min(1).max(4))
+    .refine((usual) => Object.keys(usual).length <= MOST_USUAL, 'more than there are exercises')
+    .default({}),
   /** Foundations this person brings to a class, each to a depth. */
   holds: z.partialRecord(z.enum(FOUNDATIONS), Depth).default({}),
   cautions: z.array(CautionEntry).max(20).default([]),
@@ -38,4 +45,47 @@ export function cautionsOn(person: Person, day: string): CautionEntry[] {
   return person.cautions.filter(
     (entry) => (!entry.since || entry.since <= day) && (!entry.until || day <= entry.until),
   );
+}
+
+/** A fault of a record that its schema can't see, with the path of the field to mend. */
+interface RecordProblem {
+  path: (string | number)[];
+  message: string;
+}
+
+const YEARS = { first: '1900', last: '2100' } as const;
+
+/** Checks what a schema of old records must let pass: names that can be seen, dates that make sense. */
+export function checkPerson(person: Omit<Person, 'id'>): RecordProblem[] {
+  const problems: RecordProblem[] = [];
+  if (!isVisible(person.name)) problems.push({ path: ['name'], message: NAME_SEEN });
+  person.cautions.forEach((entry, index) => {
+    for (const { field, message } of checkCautionDates(entry)) {
+      problems.push({ path: ['cautions', index, field], message });
+    }
+  });
+  return problems;
+}
+
+export const NAME_SEEN = 'give a name that can be seen';
+
+/** False for names of blanks, of letters that show nothing, or that turn the line round. */
+export function isVisible(text: string): boolean {
+  return /[\p{L}\p{N}]/u.test(text) && !/[\p{Cc}\p{Cf}\p{Co}\p{Cs}]/u.test(text);
+}
+
+export function checkCautionDates({ since, until }: CautionEntry) {
+  const problems: { field: 'since' | 'until'; message: string }[] = [];
+  for (const [field, day] of [
+    ['since', since],
+    ['until', until],
+  ] as const) {
+    if (day && (day.slice(0, 4) < YEARS.first || day.slice(0, 4) > YEARS.last)) {
+      problems.push({ field, message: `give a year from ${YEARS.first} to ${YEARS.last}` });
+    }
+  }
+  if (since && until && until < since) {
+    problems.push({ field: 'until', message: 'is before it began' });
+  }
+  return problems;
 }

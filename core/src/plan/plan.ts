@@ -2,14 +2,10 @@ import { z } from 'zod';
 import type { Catalogue } from '../movement/catalogue.ts';
 import { Dose } from '../movement/dose.ts';
 import type { Exercise } from '../movement/exercise.ts';
+import { Id } from '../movement/ids.ts';
 import { Machine, SLUG } from '../movement/vocabulary.ts';
 import { SchoolRules } from './school.ts';
 
-const id = z
-  .string()
-  .min(1)
-  .max(64)
-  .regex(/^[A-Za-z0-9_-]+$/, 'use letters, digits, _ and -');
 const title = z.string().trim().min(1, 'give it a name').max(120);
 
 const TEACHING_STYLES = ['full', 'brief', 'none'] as const;
@@ -18,7 +14,7 @@ export type TeachingStyle = z.infer<typeof TeachingStyle>;
 
 export const ExerciseItem = z.strictObject({
   kind: z.literal('exercise'),
-  id,
+  id: Id,
   exercise: SLUG,
   /** The exercise's own dose when left out. */
   dose: Dose.optional(),
@@ -34,7 +30,7 @@ export type ExerciseItem = z.infer<typeof ExerciseItem>;
 /** Talk, water, the way in and out: time in which nobody exercises. */
 export const PauseItem = z.strictObject({
   kind: z.literal('pause'),
-  id,
+  id: Id,
   label: title,
   durationS: z.number().int().min(5).max(1800),
   note: z.string().max(1000).default(''),
@@ -44,7 +40,7 @@ export type PauseItem = z.infer<typeof PauseItem>;
 export const Item = z.discriminatedUnion('kind', [ExerciseItem, PauseItem]);
 export type Item = z.infer<typeof Item>;
 
-export const Segment = z.strictObject({ id, name: title, items: z.array(Item).max(80) });
+export const Segment = z.strictObject({ id: Id, name: title, items: z.array(Item).max(80) });
 export type Segment = z.infer<typeof Segment>;
 
 /** The schools that ship. */
@@ -140,11 +136,11 @@ export function exerciseItemsOf(plan: Plan): ExerciseItem[] {
   return itemsOf(plan).filter((item) => item.kind === 'exercise');
 }
 
-/** The option numbers on offer, lowest first. */
+/** The option numbers on offer, lowest first; those that an exercise no longer has are left out. */
 export function offeredOptions(item: ExerciseItem, exercise: Exercise): number[] {
-  return item.options
-    ? [...item.options].sort((a, b) => a - b)
-    : exercise.options.map((option) => option.number);
+  const all = exercise.options.map((option) => option.number);
+  const offered = all.filter((number) => item.options?.includes(number) ?? true);
+  return offered.length > 0 ? offered : all;
 }
 
 export interface PlanPlace {

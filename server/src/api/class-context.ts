@@ -1,9 +1,12 @@
+import { LRUCache } from 'lru-cache';
 import { DateTime } from 'luxon';
 import { Op } from 'sequelize';
 import type { ClassContext } from '@wrenfern/core/analyse';
-import type { Attendee } from '@wrenfern/core/people/choose-option';
+import type { Attendee, HandChoice } from '@wrenfern/core/people/choose-option';
+import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
-import { Booking, ClassEvent, ClassRow, PersonRow, type Studio } from '../db/models.ts';
+import type { Member } from '../auth/session.ts';
+import { Booking, ClassRow, PlanRevision, type PersonRow, type Studio } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { personOf } from './people.ts';
 
@@ -15,25 +18,53 @@ export function dayOf(startsAt: Date, timeZone: string): string {
   return DateTime.fromJSDate(startsAt, { zone: timeZone }).toFormat('yyyy-MM-dd');
 }
 
-/** Those booked into a class, with their records. */
-export async function attendeesOf(studioId: string, classId: string) {
-  const bookings = await rowsOf(Booking, studioId).all({ where: { classId } });
-  const ids = bookings.map((booking) => booking.personId);
-  const people = await rowsOf(PersonRow, studioId).all({ where: { id: ids }, order: ['name'] });
-  const byPerson = new Map(bookings.map((booking) => [booking.personId, booking]));
-  return people.flatMap((row) => {
-    const booking = byPerson.get(row.id);
-    return booking
-      ? [
-          {
-            person: personOf(row),
-            today: booking.today,
-            todayNote: booking.todayNote,
-            byHand: booking.choices,
-          },
-        ]
-      : [];
-  });
+/** Somebody booked into a class, with their record and what holds today. */
+export interface Booked {
+  person: Person;
+  today: CautionEntry[];
+  todayNote: string;
+  byHand: Record<string, HandChoice>;
+  revision: number;
+}
+
+/** Those booked into classes, with their records, by class; asked for once for all of them. */
+export async function attendeesOf(
+  studioId: string,
+  classIds: readonly string[],
+): Promise<Map<string, Booked[]>> {
+  const bookings = (await rowsOf(Booking, studioId).all({
+    where: { classId: classIds },
+    include: [{ association: 'person', required: true }],
+  })) as (Booking & { person: PersonRow })[];
+  const byClass = new Map<string, Booked[]>(classIds.map((id) => [id, []]));
+  bookings.sort((a, b) => a.person.name.localeCompare(b.person.name));
+  for (const booking of bookings) {
+    byClass.get(booking.classId)?.push({
+      person: personOf(booking.person),
+      today: booking.today,
+      todayNote: booking.todayNote,
+      byHand: booking.choices,
+      revision: booking.revision,
+    });
+  }
+  return byClass;
+}
+
+/** Written in place of what a cover teacher is not told: it is the person's to say. */
+const ASK = 'ask';
+
+/** What somebody may see of those who come: all, without anybody's notes, or nobody. */
+export function shownTo({ role }: Member, booked: readonly Booked[]): Booked[] {
+  if (role === 'reader') return [];
+  if (role !== 'cover') return [...booked];
+  const ask = (entries: CautionEntry[]) =>
+    entries.map((entry) => ({ ...entry, note: ASK, clearedBy: '' }));
+  return booked.map((each) => ({
+    ...each,
+    person: { ...each.person, note: ASK, cautions: ask(each.person.cautions) },
+    today: ask(each.today),
+    todayNote: each.todayNote ? ASK : '',
+  }));
 }
 
 /** A class that was taught: when, what, and who came. */
@@ -43,6 +74,9 @@ export interface TaughtLesson {
   personIds: Set<string>;
 }
 
+/** Exercises of plans as taught; a saved revision never changes. */
+const exercisesOfRevision = new LRUCache<string, string[]>({ max: 20_000 });
+
 /** Classes taught in the weeks before `from` and until `to`, read once for all that is asked of them. */
 export async function taughtBetween(
   studioId: string,
@@ -51,34 +85,54 @@ export async function taughtBetween(
 ): Promise<TaughtLesson[]> {
   const earliest = DateTime.fromJSDate(from).minus({ weeks: FAMILIAR_WEEKS }).toJSDate();
   const classes = await rowsOf(ClassRow, studioId).all({
-    where: { startsAt: { [Op.gte]: earliest, [Op.lt]: to } },
-    attributes: ['id', 'startsAt', 'plan'],
+    where: { startsAt: { [Op.gte]: earliest, [Op.lt]: to }, taughtRevision: { [Op.not]: null } },
+    attributes: ['id', 'startsAt', 'taughtRevision'],
   });
-  const classIds = classes.map((row) => row.id);
-  const [bookings, taught] = await Promise.all([
+  const [bookings, exercises] = await Promise.all([
     rowsOf(Booking, studioId).all({
-      where: { classId: classIds },
+      where: { classId: classes.map((row) => row.id) },
       attributes: ['classId', 'personId'],
     }),
-    rowsOf(ClassEvent, studioId).all({
-      where: { classId: classIds },
-      attributes: ['classId'],
-      group: ['classId'],
-    }),
+    exercisesTaught(studioId, classes),
   ]);
   const came = new Map<string, Set<string>>();
   for (const { classId, personId } of bookings) {
     const people = came.get(classId) ?? new Set<string>();
     came.set(classId, people.add(personId));
   }
-  const taughtIds = new Set(taught.map((event) => event.classId));
-  return classes
-    .filter(({ id }) => taughtIds.has(id))
-    .map((row) => ({
-      startsAt: row.startsAt,
-      exercises: exerciseItemsOf(row.plan).map((item) => item.exercise),
-      personIds: came.get(row.id) ?? new Set<string>(),
+  return classes.map((row) => ({
+    startsAt: row.startsAt,
+    exercises: exercises.get(row.id) ?? [],
+    personIds: came.get(row.id) ?? new Set<string>(),
+  }));
+}
+
+async function exercisesTaught(
+  studioId: string,
+  classes: readonly ClassRow[],
+): Promise<Map<string, string[]>> {
+  const keyOf = (classId: string, revision: number | null | undefined) =>
+    `${classId} ${revision ?? 0}`;
+  const unread = classes.filter(
+    ({ id, taughtRevision }) => !exercisesOfRevision.has(keyOf(id, taughtRevision)),
+  );
+  if (unread.length > 0) {
+    const these = unread.map(({ id, taughtRevision }) => ({
+      classId: id,
+      revision: taughtRevision ?? 0,
     }));
+    const rows = await rowsOf(PlanRevision, studioId).all({ where: { [Op.or]: these } });
+    for (const row of rows) {
+      const slugs = exerciseItemsOf(row.plan).map(({ exercise }) => exercise);
+      exercisesOfRevision.set(keyOf(row.classId, row.revision), slugs);
+    }
+  }
+  return new Map(
+    classes.map(({ id, taughtRevision }) => [
+      id,
+      exercisesOfRevision.get(keyOf(id, taughtRevision)) ?? [],
+    ]),
+  );
 }
 
 /** Exercises that at least half of these people did in the weeks before a class. */

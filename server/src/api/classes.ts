@@ -1,54 +1,37 @@
-import { Router } from 'express';
+import { LRUCache } from 'lru-cache';
 import { Op } from 'sequelize';
 import { z } from 'zod';
-import { CautionEntry } from '@wrenfern/core/people/person';
-import { Plan, PlanDetails, checkPlan } from '@wrenfern/core/plan/plan';
-import { memberOf } from '../auth/session.ts';
-import { Booking, ClassEvent, ClassNote, ClassRow, PersonRow } from '../db/models.ts';
+import { PlanDetails, type Plan } from '@wrenfern/core/plan/plan';
+import { closedRouter } from '../auth/closed-router.ts';
+import type { Member } from '../auth/session.ts';
+import { Booking, ClassNote, ClassRow, databaseOfModels, PlanRevision, User } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
-import { catalogueFor } from './studio-catalogue.ts';
-import { attendeesOf, dayOf, familiarTo, latelyDone, taughtBetween } from './class-context.ts';
+import { noteAccess } from '../keeping/trail.ts';
+import {
+  attendeesOf,
+  dayOf,
+  familiarTo,
+  latelyDone,
+  shownTo,
+  taughtBetween,
+} from './class-context.ts';
 import { ApiError } from './errors.ts';
-import { readBody, readId, readQuery } from './read.ts';
+import { needRoom } from './quota.ts';
+import { moment, readBody, readId, readQuery, revisionRead } from './read.ts';
 import { studioOf } from './studio.ts';
-
-const startsAt = z.iso.datetime({ offset: true, error: 'give day and time' });
 
 const NewClass = z.strictObject({
   title: PlanDetails.shape.title,
-  startsAt,
+  startsAt: moment,
   targetS: PlanDetails.shape.targetS.default(3000),
   /** Takes the plan of another class of the studio. */
   copyOf: z.uuid().optional(),
 });
 
-const ClassChange = z.strictObject({ startsAt });
+const ClassChange = z.strictObject({ revision: revisionRead, startsAt: moment });
 
-const SavedPlan = z.strictObject({ revision: z.number().int().min(1), plan: Plan });
-
-const HandChoices = z.record(
-  z.string().max(64),
-  z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('option'), option: z.number().int().min(1).max(4) }),
-    z.strictObject({
-      kind: z.literal('swap'),
-      exercise: z.string().max(64),
-      option: z.number().int().min(1).max(4),
-    }),
-    z.strictObject({ kind: z.literal('rest') }),
-  ]),
-);
-
-const BookingChange = z
-  .strictObject({
-    today: z.array(CautionEntry).max(10),
-    todayNote: z.string().max(500),
-    choices: HandChoices,
-  })
-  .partial();
-
-const Page = z.object({
-  before: startsAt.optional(),
+const Page = z.strictObject({
+  before: moment.optional(),
   limit: z.coerce.number().int().min(1).max(100).default(50),
 });
 
@@ -68,151 +51,120 @@ function emptyPlan(title: string, targetS: number): Plan {
   };
 }
 
-/** Classes, their plans, and who comes. */
-export function classesRouter(): Router {
-  const router = Router();
+/** Classes: which there are, when, and whose. */
+export function classesRouter() {
+  const { router, on } = closedRouter();
 
   /** Newest first; `before` continues a list. */
-  router.get('/classes', async (request, response) => {
-    const { studioId } = memberOf(request);
+  on('GET /classes', async (request, response, member) => {
     const { before, limit } = readQuery(Page, request);
-    const rows = await rowsOf(ClassRow, studioId).all({
-      where: before ? { startsAt: { [Op.lt]: new Date(before) } } : {},
+    const rows = await rowsOf(ClassRow, member.studioId).all({
+      where: {
+        ...(before ? { startsAt: { [Op.lt]: new Date(before) } } : {}),
+        ...onlyTheirs(member),
+      },
       order: [['startsAt', 'DESC']],
       limit,
     });
-    response.json({ classes: await Promise.all(rows.map((row) => summarise(row, studioId))) });
+    response.json({ classes: await summaries(rows, member.studioId) });
   });
 
-  router.post('/classes', async (request, response) => {
-    const { studioId } = memberOf(request);
+  on('POST /classes', async (request, response, member) => {
     const wanted = readBody(NewClass, request);
-    const classes = rowsOf(ClassRow, studioId);
+    await needRoom(member, 'classes');
+    const classes = rowsOf(ClassRow, member.studioId);
     const source = wanted.copyOf ? await classes.one({ id: wanted.copyOf }) : undefined;
     const plan = source
       ? { ...source.plan, title: wanted.title }
       : emptyPlan(wanted.title, wanted.targetS);
-    const row = await classes.create({
-      title: wanted.title,
-      startsAt: new Date(wanted.startsAt),
-      plan,
-      revision: 1,
+    const row = await databaseOfModels().transaction(async (transaction) => {
+      const made = await classes.create(
+        { title: wanted.title, startsAt: new Date(wanted.startsAt), plan, revision: 1 },
+        transaction,
+      );
+      await rowsOf(PlanRevision, member.studioId).create(
+        { classId: made.id, revision: 1, plan, savedBy: member.userName },
+        transaction,
+      );
+      return made;
     });
     response.status(201).json({ id: row.id });
   });
 
-  router.get('/classes/:id', async (request, response) => {
-    const { studioId } = memberOf(request);
-    const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
-    response.json(await whole(row, studioId));
+  on('GET /classes/:id', async (request, response, member) => {
+    const row = await rowsOf(ClassRow, member.studioId).one({ id: readId(request) });
+    if (member.role !== 'reader') await noteAccess(member, 'read', 'class', row.id);
+    response.json(await wholeClass(row, member));
   });
 
-  router.patch('/classes/:id', async (request, response) => {
-    const { studioId } = memberOf(request);
-    const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
-    await row.update({ startsAt: new Date(readBody(ClassChange, request).startsAt) });
-    response.json(await whole(row, studioId));
+  on('PATCH /classes/:id', async (request, response, member) => {
+    const classes = rowsOf(ClassRow, member.studioId);
+    const { id } = await classes.one({ id: readId(request) });
+    const { revision, startsAt } = readBody(ClassChange, request);
+    const isTaken = await classes.revise(
+      { id },
+      revision,
+      { startsAt: new Date(startsAt) },
+      { column: 'detailsRevision' },
+    );
+    const now = await classes.one({ id });
+    if (!isTaken) {
+      const current = { revision: now.detailsRevision, startsAt: now.startsAt.toISOString() };
+      throw new ApiError('stale', [], { current });
+    }
+    response.json(await wholeClass(now, member));
   });
 
-  router.delete('/classes/:id', async (request, response) => {
-    const { studioId } = memberOf(request);
+  /** Into the wastebasket, with its log. */
+  on('DELETE /classes/:id', async (request, response, { studioId }) => {
     const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
     await row.destroy();
     response.status(204).end();
   });
 
-  /** A save that started from an older revision is answered with the newer document. */
-  router.put('/classes/:id/plan', async (request, response) => {
-    const { studioId } = memberOf(request);
-    const id = readId(request);
-    const classes = rowsOf(ClassRow, studioId);
-    const { revision, plan } = readBody(SavedPlan, request);
-    const problems = checkPlan(plan, await catalogueFor(studioId, plan));
-    if (problems.length > 0) {
-      throw new ApiError(
-        'invalid',
-        problems.map(({ path, message }) => ({ path: ['plan', ...path], message })),
-      );
-    }
-    const changed = await classes.update(
-      { plan, title: plan.title, revision: revision + 1 },
-      { id, revision },
-    );
-    if (changed === 0) {
-      const row = await classes.one({ id });
-      throw new ApiError('stale', [], { revision: row.revision, plan: row.plan });
-    }
-    response.json({ revision: revision + 1 });
-  });
-
-  router.put('/classes/:id/attendees', async (request, response) => {
-    const { studioId } = memberOf(request);
+  /** Hands a class over to somebody who covers it, or takes it back. */
+  on('PUT /classes/:id/cover', async (request, response, { studioId }) => {
     const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
-    const { personIds } = readBody(
-      z.strictObject({ personIds: z.array(z.uuid()).max(300) }),
-      request,
-    );
-    await book(studioId, row.id, [...new Set(personIds)]);
-    response.json(await whole(row, studioId));
-  });
-
-  router.patch('/classes/:id/attendees/:personId', async (request, response) => {
-    const { studioId } = memberOf(request);
-    const classId = readId(request);
-    const booking = await rowsOf(Booking, studioId).one({
-      classId,
-      personId: readId(request, 'personId'),
-    });
-    await booking.update(readBody(BookingChange, request));
-    const row = await rowsOf(ClassRow, studioId).one({ id: classId });
-    response.json(await whole(row, studioId));
+    const { userId } = readBody(z.strictObject({ userId: z.uuid().nullable() }), request);
+    const user = userId ? await rowsOf(User, studioId).find({ id: userId }) : null;
+    if (userId && !user) {
+      throw new ApiError('invalid', [{ path: ['userId'], message: 'is not in the team' }]);
+    }
+    await row.update({ coverUserId: userId });
+    response.json({ coverUserId: userId });
   });
 
   return router;
 }
 
-/** Books exactly these people; whoever stays keeps today's notes and choices. */
-async function book(studioId: string, classId: string, personIds: string[]): Promise<void> {
-  const bookings = rowsOf(Booking, studioId);
-  const known = await rowsOf(PersonRow, studioId).count({ id: personIds });
-  if (known !== personIds.length) {
-    throw new ApiError('invalid', [
-      { path: ['personIds'], message: 'somebody in this list is not in the studio' },
-    ]);
-  }
-  const database = Booking.sequelize;
-  if (!database) throw new Error('models are not bound to a database');
-  const already = new Set((await bookings.all({ where: { classId } })).map((row) => row.personId));
-  await database.transaction(async (transaction) => {
-    await bookings.remove({ classId, personId: { [Op.notIn]: personIds } }, transaction);
-    for (const personId of personIds.filter((id) => !already.has(id))) {
-      await bookings.create(
-        { classId, personId, today: [], todayNote: '', choices: {} },
-        transaction,
-      );
-    }
-  });
+/** Whoever covers sees the classes that were handed over. */
+export function onlyTheirs(member: Member): { coverUserId?: string } {
+  return member.role === 'cover' ? { coverUserId: member.userId } : {};
 }
 
-async function whole(row: ClassRow, studioId: string) {
-  const [studio, attendees, taught, before] = await Promise.all([
+/** One class with all that its screens need. */
+export async function wholeClass(row: ClassRow, member: Member) {
+  const { studioId } = member;
+  const [studio, attendees, before] = await Promise.all([
     studioOf(studioId),
-    attendeesOf(studioId, row.id),
-    rowsOf(ClassEvent, studioId).count({ classId: row.id }),
+    attendeesOf(studioId, [row.id]),
     taughtBetween(studioId, row.startsAt, row.startsAt),
   ]);
-  const personIds = attendees.map(({ person }) => person.id);
-  const familiar = familiarTo(before, personIds, row.startsAt);
+  const booked = attendees.get(row.id) ?? [];
+  const personIds = booked.map(({ person }) => person.id);
   return {
     id: row.id,
     title: row.title,
     startsAt: row.startsAt.toISOString(),
     day: dayOf(row.startsAt, studio.timeZone),
     revision: row.revision,
+    detailsRevision: row.detailsRevision,
+    attendeesRevision: row.attendeesRevision,
     plan: row.plan,
-    attendees,
-    familiar,
-    taught: taught > 0,
+    attendees: shownTo(member, booked),
+    familiar: familiarTo(before, personIds, row.startsAt),
+    taught: row.taughtRevision !== null,
+    coverUserId: row.coverUserId ?? null,
     cupboard: studio.cupboard,
     pace: studio.pace,
     schools: studio.schools ?? [],
@@ -220,20 +172,39 @@ async function whole(row: ClassRow, studioId: string) {
   };
 }
 
-async function summarise(row: ClassRow, studioId: string) {
-  const [coming, taught, note] = await Promise.all([
-    rowsOf(Booking, studioId).count({ classId: row.id }),
-    rowsOf(ClassEvent, studioId).count({ classId: row.id }),
-    rowsOf(ClassNote, studioId).find({ classId: row.id }),
+/** What a list says of a plan; a saved revision never changes. */
+const outlines = new LRUCache<string, { targetS: number; items: number }>({ max: 20_000 });
+
+function outlineOf({ id, revision, plan }: ClassRow) {
+  const key = `${id} ${revision}`;
+  const known = outlines.get(key);
+  if (known) return known;
+  const items = plan.segments.reduce((sum, segment) => sum + segment.items.length, 0);
+  const outline = { targetS: plan.targetS, items };
+  outlines.set(key, outline);
+  return outline;
+}
+
+async function summaries(rows: readonly ClassRow[], studioId: string) {
+  const ids = rows.map(({ id }) => id);
+  const [attending, notes] = await Promise.all([
+    rowsOf(Booking, studioId).all({
+      where: { classId: ids },
+      attributes: ['classId'],
+      include: [{ association: 'person', required: true, attributes: [] }],
+    }),
+    rowsOf(ClassNote, studioId).all({ where: { classId: ids }, attributes: ['classId', 'effort'] }),
   ]);
-  return {
+  const coming = new Map<string, number>();
+  for (const { classId } of attending) coming.set(classId, (coming.get(classId) ?? 0) + 1);
+  const efforts = new Map(notes.map(({ classId, effort }) => [classId, effort]));
+  return rows.map((row) => ({
     id: row.id,
     title: row.title,
     startsAt: row.startsAt.toISOString(),
-    targetS: row.plan.targetS,
-    items: row.plan.segments.reduce((sum, segment) => sum + segment.items.length, 0),
-    coming,
-    taught: taught > 0,
-    effort: note?.effort ?? null,
-  };
+    ...outlineOf(row),
+    coming: coming.get(row.id) ?? 0,
+    taught: row.taughtRevision !== null,
+    effort: efforts.get(row.id) ?? null,
+  }));
 }

@@ -1,21 +1,21 @@
-import { Router } from 'express';
-import { cast, col, Op, UniqueConstraintError, where } from 'sequelize';
+import { cast, col, Op, UniqueConstraintError, where, type Transaction } from 'sequelize';
 import { z } from 'zod';
 import { hasShape } from '@wrenfern/core/body/shapes/index';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { Exercise } from '@wrenfern/core/movement/exercise';
 import { SLUG } from '@wrenfern/core/movement/vocabulary';
 import { builtInCatalogue } from '@wrenfern/library';
-import { memberOf } from '../auth/session.ts';
-import { ClassEvent, ClassRow, ExerciseVersion } from '../db/models.ts';
+import { closedRouter } from '../auth/closed-router.ts';
+import { ClassRow, databaseOfModels, ExerciseVersion } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { ApiError } from './errors.ts';
-import { readBody } from './read.ts';
-import { catalogueOf, ownExercisesOf } from './studio-catalogue.ts';
+import { needRoom } from './quota.ts';
+import { readBody, revisionRead } from './read.ts';
+import { catalogueOf, catalogueStamp, ownExercisesOf } from './studio-catalogue.ts';
 
 const SavedExercise = z.strictObject({
   /** The version that was opened; 0 for a new exercise. */
-  version: z.number().int().min(0),
+  version: revisionRead,
   exercise: Exercise,
 });
 
@@ -23,16 +23,22 @@ const SavedExercise = z.strictObject({
 const HISTORY = 12;
 
 /** The studio's own exercises; the built-in ones come with the app and are never changed. */
-export function exercisesRouter(): Router {
-  const router = Router();
+export function exercisesRouter() {
+  const { router, on } = closedRouter();
 
-  router.get('/exercises', async (request, response) => {
-    const rows = await ownExercisesOf(memberOf(request).studioId);
+  /** Half a megabyte in a large studio: told again only when something changed. */
+  on('GET /exercises', async (request, response, { studioId }) => {
+    response.set({ ETag: await catalogueStamp(studioId), 'Cache-Control': 'private, no-cache' });
+    if (request.fresh) {
+      response.status(304).end();
+      return;
+    }
+    const rows = await ownExercisesOf(studioId);
     response.json({ exercises: rows.map(told) });
   });
 
-  router.put('/exercises/:slug', async (request, response) => {
-    const { studioId } = memberOf(request);
+  on('PUT /exercises/:slug', async (request, response, member) => {
+    const { studioId } = member;
     const slug = readSlug(request.params.slug);
     const { version, exercise } = readBody(SavedExercise, request);
     const faults = faultsOf(slug, exercise, await catalogueOf(studioId));
@@ -40,6 +46,12 @@ export function exercisesRouter(): Router {
     const versions = rowsOf(ExerciseVersion, studioId);
     const latest = await latestOf(studioId, slug);
     if ((latest?.version ?? 0) !== version) throw stale(latest);
+    if (!latest && (await isInWastebasket(studioId, slug))) {
+      throw new ApiError('invalid', [
+        { path: ['exercise', 'slug'], message: 'lies in the wastebasket; take it out, or choose another' },
+      ]);
+    }
+    await needRoom(member, 'exercises');
     try {
       const row = await versions.create({ slug, version: version + 1, exercise });
       response.status(version === 0 ? 201 : 200).json(told(row));
@@ -50,8 +62,8 @@ export function exercisesRouter(): Router {
   });
 
   /** Newest first. */
-  router.get('/exercises/:slug/versions', async (request, response) => {
-    const { studioId } = memberOf(request);
+  on('GET /exercises/:slug/versions', async (request, response, member) => {
+    const { studioId } = member;
     const slug = readSlug(request.params.slug);
     const rows = await rowsOf(ExerciseVersion, studioId).all({
       where: { slug },
@@ -61,48 +73,36 @@ export function exercisesRouter(): Router {
     response.json({ versions: rows.map(told) });
   });
 
-  router.delete('/exercises/:slug', async (request, response) => {
-    const { studioId } = memberOf(request);
+  on('DELETE /exercises/:slug', async (request, response, member) => {
+    const { studioId } = member;
     const slug = readSlug(request.params.slug);
-    if (!(await latestOf(studioId, slug))) throw new ApiError('not-found');
-    const used = await classesWith(studioId, slug).count;
-    if (used > 0) {
-      throw new ApiError('invalid', [
-        { path: ['slug'], message: `stands in ${used} of the studio's classes; take it out first` },
-      ]);
-    }
-    const pointing = (await ownExercisesOf(studioId)).find(
-      ({ exercise }) =>
-        exercise.slug !== slug &&
-        [...exercise.swaps, ...exercise.prepares, ...exercise.counters].includes(slug),
-    );
-    if (pointing) {
-      throw new ApiError('invalid', [
-        { path: ['slug'], message: `is named by "${pointing.exercise.name}"; change that first` },
-      ]);
-    }
-    await rowsOf(ExerciseVersion, studioId).remove({ slug });
+    await databaseOfModels().transaction(async (transaction) => {
+      // Held first: a plan that is being saved with it gets ready before anybody counts.
+      const rows = await ExerciseVersion.findAll({
+        where: { studioId, slug },
+        attributes: ['id'],
+        transaction,
+        lock: transaction.LOCK.UPDATE,
+      });
+      if (rows.length === 0) throw new ApiError('not-found');
+      await needUnnamed(studioId, slug, transaction);
+      await rowsOf(ExerciseVersion, studioId).remove({ slug }, transaction);
+    });
     response.status(204).end();
   });
 
   /** The classes that an exercise, built in or own, stands in; newest first. */
-  router.get('/exercises/:slug/history', async (request, response) => {
-    const { studioId } = memberOf(request);
+  on('GET /exercises/:slug/history', async (request, response, member) => {
+    const { studioId } = member;
     const asked = classesWith(studioId, readSlug(request.params.slug));
-    const [count, rows] = await Promise.all([asked.count, asked.latest]);
-    const taught = await rowsOf(ClassEvent, studioId).all({
-      where: { classId: rows.map(({ id }) => id) },
-      attributes: ['classId'],
-      group: ['classId'],
-    });
-    const taughtIds = new Set(taught.map(({ classId }) => classId));
+    const [count, rows] = await Promise.all([asked.count(), asked.latest()]);
     response.json({
       count,
       classes: rows.map((row) => ({
         id: row.id,
         title: row.title,
         startsAt: row.startsAt.toISOString(),
-        taught: taughtIds.has(row.id),
+        taught: row.taughtRevision !== null,
       })),
     });
   });
@@ -130,18 +130,42 @@ async function latestOf(studioId: string, slug: string): Promise<ExerciseVersion
 }
 
 function stale(latest: ExerciseVersion | undefined): ApiError {
-  return new ApiError('stale', [], latest ? told(latest) : { version: 0 });
+  return new ApiError('stale', [], { current: latest ? told(latest) : { version: 0 } });
+}
+
+async function isInWastebasket(studioId: string, slug: string): Promise<boolean> {
+  return (await ExerciseVersion.count({ where: { studioId, slug }, paranoid: false })) > 0;
+}
+
+/** Refuses to take out what a class or another exercise stands on. */
+async function needUnnamed(studioId: string, slug: string, transaction: Transaction) {
+  const used = await classesWith(studioId, slug, transaction).count();
+  if (used > 0) {
+    throw new ApiError('invalid', [
+      { path: ['slug'], message: `stands in ${used} of the studio's classes; take it out first` },
+    ]);
+  }
+  const pointing = (await ownExercisesOf(studioId, undefined, transaction)).find(
+    ({ exercise }) =>
+      exercise.slug !== slug &&
+      [...exercise.swaps, ...exercise.prepares, ...exercise.counters].includes(slug),
+  );
+  if (pointing) {
+    throw new ApiError('invalid', [
+      { path: ['slug'], message: `is named by "${pointing.exercise.name}"; change that first` },
+    ]);
+  }
 }
 
 /** Plans are stored as JSON text; an item names its exercise in it. */
-function classesWith(studioId: string, slug: string) {
+function classesWith(studioId: string, slug: string, transaction?: Transaction) {
   const named = where(cast(col('plan'), 'char'), { [Op.like]: `%"exercise":"${slug}"%` });
   const classes = rowsOf(ClassRow, studioId);
   return {
-    count: classes.count(named),
-    latest: classes.all({
+    count: () => classes.count(named, transaction),
+    latest: () => classes.all({
       where: named,
-      attributes: ['id', 'title', 'startsAt'],
+      attributes: ['id', 'title', 'startsAt', 'taughtRevision'],
       order: [['startsAt', 'DESC']],
       limit: HISTORY,
     }),

@@ -1,7 +1,15 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import type { Logger } from 'pino';
-import { ConnectionError, UniqueConstraintError } from 'sequelize';
-import { ApiError, ERRORS, problemOf } from './errors.ts';
+import {
+  ConnectionAcquireTimeoutError,
+  ConnectionError,
+  DatabaseError,
+  ForeignKeyConstraintError,
+  UniqueConstraintError,
+} from 'sequelize';
+import { isConflict, isOverTime, isUnstorable } from '../db/faults.ts';
+import { UnreadableColumn } from '../db/models.ts';
+import { ApiError, ERRORS, problemOf, type ErrorCode } from './errors.ts';
 
 export const notFound: RequestHandler = () => {
   throw new ApiError('not-found');
@@ -11,13 +19,16 @@ export const notFound: RequestHandler = () => {
 export function handleErrors(log: Logger): ErrorRequestHandler {
   return (error: unknown, request, response, next) => {
     const known = recognise(error);
-    if (known.code === 'unexpected' || known.code === 'database-away') {
-      log.error({ err: error, requestId: request.requestId, path: request.path }, known.code);
+    if (NOTED.has(known.code)) {
+      log.error({ err: tell(error), requestId: request.requestId, path: request.path }, known.code);
     }
     if (response.headersSent) {
       next(error);
       return;
     }
+    const { retryAfterS } = known.extra;
+    if (typeof retryAfterS === 'number') response.setHeader('Retry-After', retryAfterS);
+    else if (ERRORS[known.code].status === 503) response.setHeader('Retry-After', RETRY_S);
     response
       .status(ERRORS[known.code].status)
       .type('application/problem+json')
@@ -25,10 +36,31 @@ export function handleErrors(log: Logger): ErrorRequestHandler {
   };
 }
 
+const NOTED = new Set<ErrorCode>(['unexpected', 'unreadable', 'database-away', 'busy']);
+const RETRY_S = 3;
+
+/** What happened without what was in it: statements and values of people stay out of the log. */
+function tell(error: unknown): { name: string; message: string; stack: string } {
+  if (!(error instanceof Error)) return { name: 'unknown', message: typeof error, stack: '' };
+  const isOfDatabase = error instanceof DatabaseError;
+  const code = isOfDatabase ? String((error.parent as { code?: unknown }).code) : '';
+  const frames = (error.stack ?? '').split('\n').filter((line) => /^\s+at /.test(line));
+  return {
+    name: error.name,
+    message: isOfDatabase ? `the database refused: ${code}` : error.message,
+    stack: frames.join('\n'),
+  };
+}
+
 function recognise(error: unknown): ApiError {
   if (error instanceof ApiError) return error;
+  if (error instanceof UnreadableColumn) return new ApiError('unreadable');
   if (error instanceof UniqueConstraintError) return new ApiError('taken');
+  if (error instanceof ForeignKeyConstraintError) return new ApiError('still-named');
+  if (error instanceof ConnectionAcquireTimeoutError) return new ApiError('busy');
   if (error instanceof ConnectionError) return new ApiError('database-away');
+  if (isOverTime(error) || isConflict(error)) return new ApiError('busy');
+  if (isUnstorable(error)) return new ApiError('invalid');
   const type = typeof error === 'object' && error && 'type' in error ? error.type : undefined;
   if (type === 'entity.too.large') return new ApiError('too-large');
   if (type === 'encoding.unsupported' || type === 'charset.unsupported') {

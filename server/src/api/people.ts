@@ -1,54 +1,81 @@
-import { Router } from 'express';
-import { Person } from '@wrenfern/core/people/person';
-import { memberOf } from '../auth/session.ts';
+import { randomUUID } from 'node:crypto';
+import type { z } from 'zod';
+import { checkPerson, Person } from '@wrenfern/core/people/person';
+import { closedRouter } from '../auth/closed-router.ts';
+import { PersonRow } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
-import { PersonRow, type PersonRecord } from '../db/models.ts';
-import { readBody, readId } from './read.ts';
+import { sealRecord } from '../keeping/records.ts';
+import { noteAccess } from '../keeping/trail.ts';
+import { needRoom } from './quota.ts';
+import { ApiError } from './errors.ts';
+import { readBody, readId, revisionRead } from './read.ts';
 
 const PersonBody = Person.omit({ id: true });
+const PersonChange = PersonBody.extend({ revision: revisionRead });
 
 export function personOf(row: PersonRow): Person {
   return { id: row.id, name: row.name, ...row.record };
 }
 
+const told = (row: PersonRow) => ({ ...personOf(row), revision: row.revision });
+
 /** People who come to the studio's classes. */
-export function peopleRouter(): Router {
-  const router = Router();
+export function peopleRouter() {
+  const { router, on } = closedRouter();
 
-  router.get('/people', async (request, response) => {
-    const people = rowsOf(PersonRow, memberOf(request).studioId);
-    const rows = await people.all({ order: ['name'] });
-    response.json({ people: rows.map(personOf) });
+  on('GET /people', async (_request, response, member) => {
+    const rows = await rowsOf(PersonRow, member.studioId).all({ order: ['name'] });
+    await noteAccess(member, 'read', 'people');
+    response.json({ people: rows.map(told) });
   });
 
-  router.post('/people', async (request, response) => {
-    const people = rowsOf(PersonRow, memberOf(request).studioId);
-    const row = await people.create(split(readBody(PersonBody, request)));
-    response.status(201).json(personOf(row));
+  on('POST /people', async (request, response, member) => {
+    const body = readBody(PersonBody, request);
+    needSense(body);
+    await needRoom(member, 'people');
+    const values = rowOf(member.studioId, randomUUID(), body);
+    const row = await rowsOf(PersonRow, member.studioId).create(values);
+    await noteAccess(member, 'changed', 'person', row.id);
+    response.status(201).json(told(row));
   });
 
-  router.get('/people/:id', async (request, response) => {
-    const people = rowsOf(PersonRow, memberOf(request).studioId);
-    response.json(personOf(await people.one({ id: readId(request) })));
+  on('GET /people/:id', async (request, response, member) => {
+    const row = await rowsOf(PersonRow, member.studioId).one({ id: readId(request) });
+    await noteAccess(member, 'read', 'person', row.id);
+    response.json(told(row));
   });
 
-  router.put('/people/:id', async (request, response) => {
-    const people = rowsOf(PersonRow, memberOf(request).studioId);
-    const row = await people.one({ id: readId(request) });
-    await row.update(split(readBody(PersonBody, request)));
-    response.json(personOf(row));
+  on('PUT /people/:id', async (request, response, member) => {
+    const { studioId } = member;
+    const people = rowsOf(PersonRow, studioId);
+    const id = readId(request);
+    await people.one({ id });
+    const { revision, ...person } = readBody(PersonChange, request);
+    needSense(person);
+    const isTaken = await people.revise({ id }, revision, rowOf(studioId, id, person));
+    const now = await people.one({ id });
+    if (!isTaken) throw new ApiError('stale', [], { current: told(now) });
+    await noteAccess(member, 'changed', 'person', id);
+    response.json(told(now));
   });
 
-  router.delete('/people/:id', async (request, response) => {
-    const people = rowsOf(PersonRow, memberOf(request).studioId);
-    const row = await people.one({ id: readId(request) });
+  /** Into the wastebasket; bookings stay, so that nothing is missing when it is taken out again. */
+  on('DELETE /people/:id', async (request, response, member) => {
+    const row = await rowsOf(PersonRow, member.studioId).one({ id: readId(request) });
     await row.destroy();
+    await noteAccess(member, 'deleted', 'person', row.id);
     response.status(204).end();
   });
 
   return router;
 }
 
-function split({ name, ...record }: Omit<Person, 'id'>): { name: string; record: PersonRecord } {
-  return { name, record };
+function needSense(person: z.infer<typeof PersonBody>): void {
+  const problems = checkPerson(person);
+  if (problems.length > 0) throw new ApiError('invalid', problems);
+}
+
+/** What goes into the row of a person. */
+function rowOf(studioId: string, id: string, { name, ...record }: z.infer<typeof PersonBody>) {
+  return { id, name, sealed: sealRecord(studioId, id, record) };
 }

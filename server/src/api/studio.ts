@@ -1,16 +1,13 @@
-import { randomUUID } from 'node:crypto';
-import { Router } from 'express';
 import { z } from 'zod';
 import { SCHOOL_IDS } from '@wrenfern/core/plan/plan';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
 import { Cupboard } from '@wrenfern/core/room/props';
-import { hashPassword } from '../auth/passwords.ts';
-import { memberOf, requireOwner } from '../auth/session.ts';
-import { Studio, User } from '../db/models.ts';
-import { rowsOf } from '../db/studio-rows.ts';
+import { closedRouter } from '../auth/closed-router.ts';
+import { createLink } from '../auth/links.ts';
+import { Studio } from '../db/models.ts';
 import { ApiError } from './errors.ts';
-import { readBody, readId } from './read.ts';
+import { readBody, revisionRead } from './read.ts';
 
 const StudioChange = z
   .strictObject({
@@ -31,13 +28,8 @@ const StudioChange = z
         });
       }),
   })
-  .partial();
-
-const NewInstructor = z.strictObject({
-  name: z.string().trim().min(1, 'give a name').max(120),
-  email: z.email('that is no email address').trim().toLowerCase().max(190),
-  password: z.string().min(10, 'at least 10 characters').max(200),
-});
+  .partial()
+  .extend({ revision: revisionRead });
 
 export async function studioOf(studioId: string): Promise<Studio> {
   const studio = await Studio.findByPk(studioId);
@@ -45,49 +37,35 @@ export async function studioOf(studioId: string): Promise<Studio> {
   return studio;
 }
 
-/** The studio itself: its cupboard, its pace, its schools, its team. */
-export function studioRouter(): Router {
-  const router = Router();
+/** The studio itself: its cupboard, its pace, its schools. */
+export function studioRouter() {
+  const { router, on } = closedRouter();
 
-  router.get('/studio', async (request, response) => {
-    response.json(whole(await studioOf(memberOf(request).studioId)));
+  on('GET /studio', async (_request, response, { studioId }) => {
+    response.json(told(await studioOf(studioId)));
   });
 
-  router.patch('/studio', requireOwner, async (request, response) => {
-    const studio = await studioOf(memberOf(request).studioId);
-    await studio.update(readBody(StudioChange, request));
-    response.json(whole(studio));
+  on('PATCH /studio', async (request, response, { studioId }) => {
+    const { revision, ...change } = readBody(StudioChange, request);
+    const [taken] = await Studio.update(
+      { ...change, revision: revision + 1 },
+      { where: { id: studioId, revision } },
+    );
+    const now = await studioOf(studioId);
+    if (taken === 0) throw new ApiError('stale', [], { current: told(now) });
+    response.json(told(now));
   });
 
-  router.get('/team', async (request, response) => {
-    const users = await rowsOf(User, memberOf(request).studioId).all({ order: ['name'] });
-    response.json({
-      team: users.map(({ id, name, email, role }) => ({ id, name, email, role })),
-    });
-  });
-
-  router.post('/team', requireOwner, async (request, response) => {
-    const { password, ...wanted } = readBody(NewInstructor, request);
-    const user = await User.create({
-      ...wanted,
-      id: randomUUID(),
-      studioId: memberOf(request).studioId,
-      passwordHash: await hashPassword(password),
-      role: 'instructor',
-    });
-    response.status(201).json({ id: user.id, name: user.name, email: user.email, role: user.role });
-  });
-
-  router.delete('/team/:id', requireOwner, async (request, response) => {
-    const user = await rowsOf(User, memberOf(request).studioId).one({ id: readId(request) });
-    if (user.role === 'owner') throw new ApiError('not-allowed');
-    await user.destroy();
-    response.status(204).end();
+  /** A code with which somebody may set up a studio of their own on this server. */
+  on('POST /studio/invitations', async (_request, response, member) => {
+    if (member.isDemo) throw new ApiError('not-allowed');
+    const { token } = await createLink({ kind: 'studio', studioId: member.studioId });
+    response.status(201).json({ code: token });
   });
 
   return router;
 }
 
-function whole({ name, slug, isDemo, timeZone, cupboard, pace, schools }: Studio) {
-  return { name, slug, isDemo, timeZone, cupboard, pace, schools: schools ?? [] };
+function told({ name, slug, isDemo, timeZone, cupboard, pace, schools, revision }: Studio) {
+  return { name, slug, isDemo, timeZone, cupboard, pace, schools: schools ?? [], revision };
 }

@@ -1,93 +1,104 @@
-import { Router } from 'express';
 import { Op } from 'sequelize';
 import { z } from 'zod';
-import { analyse } from '@wrenfern/core/analyse';
-import { memberOf } from '../auth/session.ts';
-import { ClassEvent, ClassRow, type Studio } from '../db/models.ts';
+import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
+import type { Exercise } from '@wrenfern/core/movement/exercise';
+import { closedRouter } from '../auth/closed-router.ts';
+import type { Member } from '../auth/session.ts';
+import { ClassRow, UnreadableColumn, type Studio } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
-import { catalogueOf } from './studio-catalogue.ts';
-import { RULE_IDS } from '@wrenfern/core/plan/school';
-import type { Catalogue } from '@wrenfern/core/movement/catalogue';
+import type { Workers } from '../work/pool.ts';
 import {
   attendeesOf,
-  contextOf,
   dayOf,
   familiarTo,
+  shownTo,
   taughtBetween,
+  type Booked,
   type TaughtLesson,
 } from './class-context.ts';
-import { readQuery } from './read.ts';
+import { onlyTheirs } from './classes.ts';
+import { moment, readQuery } from './read.ts';
+import { ownExercisesFor } from './studio-catalogue.ts';
 import { studioOf } from './studio.ts';
 
 const SHOWN = 8;
 
-/** Which findings speak of which side of being ready. */
-const READINESS = {
-  time: ['fits-the-hour'],
-  options: ['everyone-has-an-option', 'versions-at-once'],
-  props: ['props-suffice'],
-  order: RULE_IDS,
-} as const;
-
-/** The next classes, each with what is still to settle. */
-export function todayRouter(): Router {
-  const router = Router();
-  router.get('/today', async (request, response) => {
-    const { studioId } = memberOf(request);
-    const { from } = readQuery(
-      z.object({ from: z.iso.datetime({ offset: true, error: 'give day and time' }) }),
-      request,
-    );
-    const studio = await studioOf(studioId);
-    const rows = await rowsOf(ClassRow, studioId).all({
-      where: { startsAt: { [Op.gte]: new Date(from) } },
-      order: [['startsAt', 'ASC']],
-      limit: SHOWN,
-    });
-    const catalogue = await catalogueOf(studioId);
-    const [first, last] = [rows[0], rows.at(-1)];
-    const before =
-      first && last ? await taughtBetween(studioId, first.startsAt, last.startsAt) : [];
-    const classes = await Promise.all(rows.map((row) => readiness(row, studio, catalogue, before)));
-    response.json({ classes });
-  });
-  return router;
+interface Around {
+  member: Member;
+  studio: Studio;
+  attendees: ReadonlyMap<string, Booked[]>;
+  before: readonly TaughtLesson[];
 }
 
-async function readiness(
-  row: ClassRow,
-  studio: Studio,
-  catalogue: Catalogue,
-  before: TaughtLesson[],
-) {
-  const attendees = await attendeesOf(studio.id, row.id);
-  const personIds = attendees.map(({ person }) => person.id);
-  const familiar = familiarTo(before, personIds, row.startsAt);
-  const taught = await rowsOf(ClassEvent, studio.id).count({ classId: row.id });
-  const day = dayOf(row.startsAt, studio.timeZone);
-  const context = contextOf(studio, day, attendees, familiar);
-  const { timeline, findings, coverage } = analyse(row.plan, catalogue, context);
-  const about = (rules: readonly string[]) =>
-    findings
-      .filter(({ rule, binding }) => binding && rules.includes(rule))
-      .map(({ sentence }) => sentence);
-  return {
-    id: row.id,
-    title: row.title,
-    startsAt: row.startsAt.toISOString(),
-    targetS: timeline.targetS,
-    totalS: timeline.totalS,
-    likely: { lowS: timeline.likely.lowS, highS: timeline.likely.highS },
-    items: timeline.items.length,
-    coming: attendees.map(({ person }) => person.name),
-    directions: coverage.seconds,
-    swell: timeline.items.map((item) => ({ seconds: item.durationS, effort: item.effort })),
-    taught: taught > 0,
-    toSettle: {
-      time: about(READINESS.time),
-      options: about(READINESS.options),
-      props: about(READINESS.props),
-      order: about(READINESS.order),
-    },
-  };
+/** The next classes, each with what is still to settle. */
+export function todayRouter(workers: Workers) {
+  const { router, on } = closedRouter();
+
+  on('GET /today', async (request, response, member) => {
+    const { studioId } = member;
+    const { from } = readQuery(z.strictObject({ from: moment }), request);
+    const [studio, rows] = await Promise.all([
+      studioOf(studioId),
+      rowsOf(ClassRow, studioId).all({
+        where: { startsAt: { [Op.gte]: new Date(from) }, ...onlyTheirs(member) },
+        order: [['startsAt', 'ASC']],
+        limit: SHOWN,
+      }),
+    ]);
+    const [first, last] = [rows[0], rows.at(-1)];
+    const ids = rows.map(({ id }) => id);
+    const [before, attendees] = await Promise.all([
+      first && last ? taughtBetween(studioId, first.startsAt, last.startsAt) : [],
+      attendeesOf(studioId, ids),
+    ]);
+    const around = { member, studio, attendees, before };
+    response.json({ classes: await Promise.all(rows.map((row) => card(row, around))) });
+  });
+
+  async function card(row: ClassRow, around: Around) {
+    const booked = shownTo(around.member, around.attendees.get(row.id) ?? []);
+    const shared = {
+      id: row.id,
+      title: row.title,
+      startsAt: row.startsAt.toISOString(),
+      coming: booked.map(({ person }) => person.name),
+      taught: row.taughtRevision !== null,
+    };
+    try {
+      const { plan } = row;
+      const ready = await workers.readiness({
+        plan,
+        own: await ownOf(around.member.studioId, plan),
+        pace: around.studio.pace,
+        cupboard: around.studio.cupboard,
+        // Only what an answer can follow from: another note leaves it as it is.
+        attendees: booked.map(({ person, today, byHand }) => ({
+          person: { ...person, note: '' },
+          today,
+          byHand,
+        })),
+        day: dayOf(row.startsAt, around.studio.timeZone),
+        familiar: familiarTo(
+          around.before,
+          booked.map(({ person }) => person.id),
+          row.startsAt,
+        ),
+      });
+      const state = ready ? ('ready' as const) : ('late' as const);
+      return { ...shared, targetS: plan.targetS, state, ready: ready ?? null };
+    } catch (error) {
+      // One class that can't be read must not take the others with it.
+      if (!(error instanceof UnreadableColumn)) throw error;
+      return { ...shared, targetS: 0, state: 'unreadable' as const, ready: null };
+    }
+  }
+
+  async function ownOf(studioId: string, plan: ClassRow['plan']): Promise<Exercise[]> {
+    return ownExercisesFor(
+      studioId,
+      exerciseItemsOf(plan).map(({ exercise }) => exercise),
+    );
+  }
+
+  return router;
 }

@@ -1,4 +1,7 @@
 import { hash, verify } from '@node-rs/argon2';
+import { ZxcvbnFactory } from '@zxcvbn-ts/core';
+import * as common from '@zxcvbn-ts/language-common';
+import { z } from 'zod';
 
 /** argon2id with the library's recommended cost. */
 export function hashPassword(password: string): Promise<string> {
@@ -16,3 +19,21 @@ export async function checkPassword(
   const matches = await verify(stored ?? (await decoy), password);
   return matches && stored !== undefined;
 }
+
+/** About a hundred million guesses: out of reach of anybody who must ask a server that makes them wait. */
+const LEAST_SCORE = 2;
+
+let judge: ZxcvbnFactory | undefined;
+
+/** Whether a password is among the first that anyone tries, by the lists of common ones that ship. */
+export function isEasilyGuessed(password: string, about: readonly string[] = []): boolean {
+  judge ??= new ZxcvbnFactory({ dictionary: common.dictionary, graphs: common.adjacencyGraphs });
+  return judge.check(password, [...about, 'wrenfern', 'pilates']).score < LEAST_SCORE;
+}
+
+/** A password that somebody chooses. */
+export const NewPassword = z
+  .string()
+  .min(10, 'at least 10 characters')
+  .max(200)
+  .refine((password) => !isEasilyGuessed(password), 'this is easily guessed; choose another');

@@ -1,17 +1,23 @@
-import type { Request, RequestHandler } from 'express';
+import type { Request } from 'express';
 import { ApiError } from '../api/errors.ts';
-import type { Role, User } from '../db/models.ts';
+import { SessionRow, Studio, type Role, type User } from '../db/models.ts';
+import { deviceOf } from './device-words.ts';
 
-/** Who is asking, and for which studio. */
+/** Who is asking, and for which studio: as the database says it now. */
 export interface Member {
   userId: string;
+  userName: string;
   studioId: string;
   role: Role;
+  isDemo: boolean;
 }
 
 declare module 'express-session' {
   interface SessionData {
     member?: Member;
+    seenAtMs?: number;
+    /** Set by a sign-in only, for the store to make its row. */
+    begins?: { userId: string; epoch: number; device: string };
   }
 }
 
@@ -29,10 +35,16 @@ export async function signIn(request: Request, user: User): Promise<void> {
   await new Promise<void>((resolve, reject) => {
     request.session.regenerate((error?: Error) => (error ? reject(error) : resolve()));
   });
-  request.session.member = { userId: user.id, studioId: user.studioId, role: user.role };
+  request.session.begins = {
+    userId: user.id,
+    epoch: user.epoch,
+    device: deviceOf(request.get('user-agent') ?? ''),
+  };
   await new Promise<void>((resolve, reject) => {
     request.session.save((error?: Error) => (error ? reject(error) : resolve()));
   });
+  delete request.session.begins;
+  await Studio.update({ usedAt: new Date() }, { where: { id: user.studioId }, silent: true });
 }
 
 export async function signOut(request: Request): Promise<void> {
@@ -41,18 +53,15 @@ export async function signOut(request: Request): Promise<void> {
   });
 }
 
+/** Ends every session of a user: the rows, and whatever may still be on its way to one. */
+export async function endSessionsOf(user: User): Promise<void> {
+  await user.increment('epoch');
+  await SessionRow.destroy({ where: { userId: user.id } });
+  await user.reload();
+}
+
 export function memberOf(request: Request): Member {
   const { member } = request.session;
   if (!member) throw new ApiError('not-signed-in');
   return member;
 }
-
-export const requireMember: RequestHandler = (request, _response, next) => {
-  memberOf(request);
-  next();
-};
-
-export const requireOwner: RequestHandler = (request, _response, next) => {
-  if (memberOf(request).role !== 'owner') throw new ApiError('not-allowed');
-  next();
-};

@@ -4,12 +4,18 @@ import { pino } from 'pino';
 import type { Sequelize } from 'sequelize';
 import request, { type Agent } from 'supertest';
 import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
-import { createApp } from '../app.ts';
+import { createApp, type AppParts } from '../app.ts';
+import { deriveKey } from '../keeping/seal.ts';
+import { createFollower } from '../live/follow-events.ts';
+import type { Workers } from '../work/pool.ts';
+import { readinessOf } from '../work/readiness.ts';
 import { hashPassword } from '../auth/passwords.ts';
 import { connect } from '../db/connect.ts';
 import { migrate } from '../db/migrate.ts';
 import { bindModels, Studio, User, type Role } from '../db/models.ts';
 
+const SECRET = 'a secret for tests only, long enough';
+export const TEST_KEY = deriveKey(SECRET, 'records');
 export const PASSWORD = 'correct horse battery';
 
 /** The real database of the tests, emptied; set by bin/test. */
@@ -17,24 +23,44 @@ export async function openTestDatabase(): Promise<Sequelize> {
   const url = process.env.WRENFERN_TEST_DATABASE_URL;
   if (!url) throw new Error('WRENFERN_TEST_DATABASE_URL is not set: run bin/test server');
   const database = connect(url);
-  bindModels(database);
+  bindModels(database, TEST_KEY);
   await database.getQueryInterface().dropAllTables();
   await migrate(database);
   return database;
 }
 
-export function testApp(database: Sequelize, webFolder = ''): Express {
+/** Classes are worked out where the test runs, and nobody is throttled unless a test wants it. */
+const WORKERS: Workers = {
+  readiness: (input) => Promise.resolve(readinessOf(input)),
+  stop: () => Promise.resolve(),
+};
+
+export function testApp(database: Sequelize, change: Partial<AppParts> = {}): Express {
   return createApp({
     database,
-    log: pino({ level: 'silent' }),
-    sessionSecret: 'a secret for tests only, long enough',
+    log: pino({ level: process.env.WRENFERN_TEST_LOG ?? 'silent' }),
+    sessionSecret: SECRET,
+    key: TEST_KEY,
+    demo: true,
+    demoStudios: 100,
+    demosPerHour: 1000,
+    allowStudios: false,
+    writesPerMinute: 100_000,
+    trustProxy: false,
+    outbox: '',
     secureCookies: false,
-    webFolder,
+    webFolder: '',
+    workers: WORKERS,
+    follower: createFollower((error) => {
+      throw error;
+    }),
+    ...change,
   });
 }
 
 export interface TestMember {
   studioId: string;
+  userId: string;
   email: string;
   agent: Agent;
 }
@@ -59,8 +85,9 @@ export async function makeStudio(app: Express, name: string, isDemo = false): Pr
 export async function addMember(app: Express, studioId: string, role: Role): Promise<TestMember> {
   passwordHash ??= hashPassword(PASSWORD);
   const email = `${role}-${randomUUID()}@studio.example`;
+  const userId = randomUUID();
   await User.create({
-    id: randomUUID(),
+    id: userId,
     studioId,
     email,
     name: role,
@@ -69,7 +96,7 @@ export async function addMember(app: Express, studioId: string, role: Role): Pro
   });
   const agent = request.agent(app);
   await agent.post('/api/session').send({ email, password: PASSWORD }).expect(204);
-  return { studioId, email, agent };
+  return { studioId, userId, email, agent };
 }
 
 /** A class of the member's studio; resolves to its id. */

@@ -1,17 +1,5 @@
 import { DataTypes, type QueryInterface } from 'sequelize';
-
-const uuid = { type: DataTypes.UUID, allowNull: false };
-const times = {
-  createdAt: { type: DataTypes.DATE(3), allowNull: false },
-  updatedAt: { type: DataTypes.DATE(3), allowNull: false },
-};
-const belongsTo = (model: string, key = 'id') => ({
-  ...uuid,
-  references: { model, key },
-  onDelete: 'CASCADE',
-});
-const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false });
-const json = { type: DataTypes.JSON, allowNull: false };
+import { addIndex, belongsTo, json, text, times, uuid } from './steps.ts';
 
 export const name = '0001-first-tables';
 
@@ -57,7 +45,7 @@ export async function up(tables: QueryInterface): Promise<void> {
     revision: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 1 },
     ...times,
   });
-  await tables.addIndex('classes', ['studioId', 'startsAt']);
+  await addIndex(tables, 'classes', ['studioId', 'startsAt']);
   await tables.createTable('bookings', {
     id: { ...uuid, primaryKey: true },
     studioId: belongsTo('studios'),
@@ -68,7 +56,7 @@ export async function up(tables: QueryInterface): Promise<void> {
     choices: json,
     ...times,
   });
-  await tables.addIndex('bookings', ['classId', 'personId'], { unique: true });
+  await addIndex(tables, 'bookings', ['classId', 'personId'], { unique: true });
   await tables.createTable('class_events', {
     seq: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
     eventId: text(64),
@@ -77,7 +65,7 @@ export async function up(tables: QueryInterface): Promise<void> {
     event: json,
     createdAt: times.createdAt,
   });
-  await tables.addIndex('class_events', ['classId', 'eventId'], { unique: true });
+  await addIndex(tables, 'class_events', ['classId', 'eventId'], { unique: true });
   await tables.createTable('class_notes', {
     classId: { ...belongsTo('classes'), primaryKey: true },
     studioId: belongsTo('studios'),

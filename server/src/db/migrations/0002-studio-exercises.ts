@@ -1,4 +1,5 @@
 import { DataTypes, type QueryInterface } from 'sequelize';
+import { addIndex } from './steps.ts';
 
 export const name = '0002-studio-exercises';
 
@@ -17,7 +18,7 @@ export async function up(tables: QueryInterface): Promise<void> {
     exercise: { type: DataTypes.JSON, allowNull: false },
     createdAt: { type: DataTypes.DATE(3), allowNull: false },
   });
-  await tables.addIndex('exercise_versions', ['studioId', 'slug', 'version'], { unique: true });
+  await addIndex(tables, 'exercise_versions', ['studioId', 'slug', 'version'], { unique: true });
 }
 
 export async function down(tables: QueryInterface): Promise<void> {

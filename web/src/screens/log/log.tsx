@@ -170,7 +170,7 @@ function Difference({ item }: { item: LoggedItem }) {
 }
 
 function Details({ item, nameOf }: { item: LoggedItem; nameOf: Map<string, string> }) {
-  const moves = Object.entries(item.moved).map(
+  const moves = [...item.moved].map(
     ([id, option]) => `${nameOf.get(id) ?? 'somebody'} did option ${option}`,
   );
   const lines = [...item.notes, ...moves];

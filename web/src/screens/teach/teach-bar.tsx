@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { NowView } from '@wrenfern/core/live/run-class';
+import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
 import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 import { inputClass } from '../../parts/field.tsx';
@@ -11,10 +12,13 @@ const EXTRA_S = 30;
 export function TeachBar({ run, now }: { run: Run; now: NowView }) {
   const [asking, setAsking] = useState(false);
   const paused = run.state.status === 'paused';
+  const goTo = (item: TimedItem | undefined) => {
+    if (item) run.record({ type: 'goTo', itemId: item.itemId });
+  };
   const big = 'min-h-16 flex-1 rounded-2xl text-xl max-sm:min-h-12 max-sm:text-base';
   return (
     <footer className="flex shrink-0 gap-3 border-t border-line p-4 max-sm:grid max-sm:grid-cols-4 max-sm:gap-2 max-sm:p-2">
-      <Button className={big} onClick={() => run.record({ type: 'back' })}>
+      <Button className={big} disabled={!now.previous} onClick={() => goTo(now.previous)}>
         Back
       </Button>
       <Button className={big} onClick={() => run.record({ type: paused ? 'resume' : 'pause' })}>
@@ -31,7 +35,7 @@ export function TeachBar({ run, now }: { run: Run; now: NowView }) {
         <Button
           look="main"
           className={`${big} grow-[2] max-sm:col-span-4`}
-          onClick={() => run.record({ type: 'next' })}
+          onClick={() => goTo(now.next)}
         >
           Next
         </Button>

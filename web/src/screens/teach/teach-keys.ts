@@ -12,19 +12,23 @@ export function useTeachKeys(run: Run, timeline: Timeline): void {
       if (event.key === ' ' && onButton) return;
       const { status, itemIndex } = run.state;
       if (status === 'ended') return;
+      const goTo = (index: number) => {
+        const item = timeline.items[index];
+        if (item) run.record({ type: 'goTo', itemId: item.itemId });
+      };
       switch (event.key) {
         case ' ':
         case 'ArrowRight':
         case 'ArrowDown':
         case 'PageDown':
-          if (status === 'ready') run.record({ type: 'start' });
+          if (status === 'ready') run.start();
           // A pedal pressed once too often must not end the class.
-          else if (itemIndex + 1 < timeline.items.length) run.record({ type: 'next' });
+          else goTo(itemIndex + 1);
           break;
         case 'ArrowLeft':
         case 'ArrowUp':
         case 'PageUp':
-          if (status !== 'ready') run.record({ type: 'back' });
+          if (status !== 'ready') goTo(itemIndex - 1);
           break;
         case 'p':
         case 'P':

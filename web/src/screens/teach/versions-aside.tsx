@@ -42,7 +42,7 @@ interface Running {
 
 /** The planned versions, with everyone who moved during the class under the option they took. */
 function runningVersions({ lesson, analysis, run, now }: AsideProps): Running[] {
-  const moved = run.state.moved[now.item.itemId] ?? {};
+  const moved = run.state.moved.get(now.item.itemId) ?? new Map<string, number>();
   const nameOf = new Map(
     lesson.attendees.map(({ person }) => [person.id, person.name.split(' ')[0] ?? person.name]),
   );
@@ -50,10 +50,10 @@ function runningVersions({ lesson, analysis, run, now }: AsideProps): Running[] 
   const versions: Running[] = (analysis.options.versions.get(now.item.itemId) ?? []).map(
     (version) => ({
       choice: version.choice,
-      people: version.people.filter((id) => moved[id] === undefined).map(named),
+      people: version.people.filter((id) => !moved.has(id)).map(named),
     }),
   );
-  for (const [id, option] of Object.entries(moved)) {
+  for (const [id, option] of moved) {
     const there = versions.find(
       ({ choice }) => choice.kind === 'option' && choice.option === option,
     );

@@ -1,6 +1,6 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { DateTime } from 'luxon';
-import type { Sequelize, Transaction } from 'sequelize';
+import { Op, type Transaction } from 'sequelize';
 import { builtInCatalogue } from '@wrenfern/library';
 import type { LiveEvent } from '@wrenfern/core/live/events';
 import type { Plan } from '@wrenfern/core/plan/plan';
@@ -8,12 +8,23 @@ import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import type { Cupboard } from '@wrenfern/core/room/props';
 import { hashPassword } from '../auth/passwords.ts';
-import { Booking, ClassEvent, ClassNote, ClassRow, PersonRow, Studio, User } from '../db/models.ts';
+import { ApiError } from '../api/errors.ts';
+import {
+  Booking,
+  ClassEvent,
+  ClassNote,
+  ClassRow,
+  databaseOfModels,
+  PersonRow,
+  PlanRevision,
+  Studio,
+  User,
+} from '../db/models.ts';
+import { sealBooking, sealRecord } from '../keeping/records.ts';
 import { DEMO_PEOPLE } from './people.ts';
 import { EVENING_SCHOOL } from './school.ts';
 import { BACK_EASE, FOUNDATIONS, SMALL_BALL, TIMED_SETS } from './plans.ts';
 
-const SLUG = 'tilework';
 const WEEKS_BEFORE = 12;
 
 /** Too few balls, on purpose. */
@@ -28,56 +39,89 @@ const CUPBOARD: Cupboard = {
   chair: 4,
 };
 
+/** A demo studio that was used this lately is never taken away for another visitor. */
+const STILL_USED_MS = 10 * 60_000;
+
 /**
- * Loads the demo studio when the database holds no studio at all, or anew when asked to.
- * The same day gives the same classes, people and logs.
+ * Opens a demo studio for one visitor, with today as its middle, and tells its owner. When there are as
+ * many as there may be, the one that was left longest ago makes room.
  */
-export async function loadDemo(database: Sequelize, reset: boolean, now: Date): Promise<void> {
-  if (reset) await Studio.destroy({ where: { slug: SLUG, isDemo: true } });
-  else if ((await Studio.count()) > 0) return;
-  const passwordHash = await hashPassword(randomBytes(24).toString('hex'));
-  await database.transaction((transaction) => fill(transaction, passwordHash, now));
+export async function openDemo(timeZone: string, most: number, now: Date): Promise<User> {
+  await makeRoom(most, now);
+  const passwordHash = await nobodysPassword();
+  return databaseOfModels().transaction((transaction) =>
+    fill(transaction, passwordHash, timeZone, now),
+  );
 }
 
-async function fill(transaction: Transaction, passwordHash: string, now: Date): Promise<void> {
-  const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const studio = await Studio.create(
+async function makeRoom(most: number, now: Date): Promise<void> {
+  if ((await Studio.count({ where: { isDemo: true } })) < most) return;
+  const left = await Studio.findOne({
+    where: {
+      isDemo: true,
+      [Op.or]: [{ usedAt: null }, { usedAt: { [Op.lt]: new Date(now.getTime() - STILL_USED_MS) } }],
+    },
+    order: ['usedAt'],
+  });
+  if (!left) throw new ApiError('demo-full');
+  await left.destroy();
+}
+
+let hash: Promise<string> | undefined;
+
+/** Nobody signs in to a demo: its owner's password is made up and thrown away. */
+function nobodysPassword(): Promise<string> {
+  hash ??= hashPassword(randomBytes(24).toString('hex'));
+  return hash;
+}
+
+async function fill(
+  transaction: Transaction,
+  passwordHash: string,
+  timeZone: string,
+  now: Date,
+): Promise<User> {
+  const studioId = randomUUID();
+  await Studio.create(
     {
-      id: randomUUID(),
-      slug: SLUG,
+      id: studioId,
+      slug: `demo-${studioId}`,
       name: 'Tilework Studio',
       isDemo: true,
       timeZone,
       cupboard: CUPBOARD,
       schools: [EVENING_SCHOOL],
       pace: STEADY_PACE,
+      usedAt: now,
     },
     { transaction },
   );
-  const studioId = studio.id;
-  await User.create(
+  const user = await User.create(
     {
       id: randomUUID(),
       studioId,
-      email: 'rowan@tilework.example',
+      email: `rowan@${studioId}.example`,
       name: 'Rowan Feld',
       passwordHash,
       role: 'owner',
     },
     { transaction },
   );
-  const people = DEMO_PEOPLE.map(({ name, ...record }) => ({
-    id: randomUUID(),
-    studioId,
-    name,
-    record,
-  }));
+  const people = DEMO_PEOPLE.map(({ name, ...record }) => {
+    const id = randomUUID();
+    return { id, studioId, name, sealed: sealRecord(studioId, id, record) };
+  });
   await PersonRow.bulkCreate(people, { transaction });
-  const ids = people.map(({ id }) => id);
   const today = DateTime.fromJSDate(now, { zone: timeZone }).startOf('day');
-  for (const lesson of timetable(today, nextClass(today, now))) {
-    await addClass(transaction, studioId, ids, lesson);
-  }
+  const rows = timetable(today, nextClass(today, now)).map((lesson) =>
+    rowsOfLesson(studioId, people.map(({ id }) => id), lesson),
+  );
+  await ClassRow.bulkCreate(rows.map((row) => row.lesson), { transaction });
+  await PlanRevision.bulkCreate(rows.map((row) => row.revision), { transaction });
+  await Booking.bulkCreate(rows.flatMap((row) => row.bookings), { transaction });
+  await ClassEvent.bulkCreate(rows.flatMap((row) => row.events), { transaction });
+  await ClassNote.bulkCreate(rows.flatMap((row) => row.notes), { transaction });
+  return user;
 }
 
 interface Lesson {
@@ -170,41 +214,34 @@ function rotate(list: number[], by: number): number[] {
   return [...list.slice(at), ...list.slice(0, at)];
 }
 
-async function addClass(
-  transaction: Transaction,
-  studioId: string,
-  people: string[],
-  lesson: Lesson,
-): Promise<void> {
+/** Everything that a class of the demo puts into the tables. */
+function rowsOfLesson(studioId: string, people: readonly string[], lesson: Lesson) {
+  const { plan, seed, dayFactor } = lesson;
   const startsAt = lesson.startsAt.toJSDate();
-  const row = await ClassRow.create(
-    { id: randomUUID(), studioId, title: lesson.plan.title, startsAt, plan: lesson.plan },
-    { transaction },
-  );
-  const classId = row.id;
-  await Booking.bulkCreate(
-    lesson.who.flatMap((index) => {
-      const personId = people[index];
-      const booking = { studioId, classId, today: [], todayNote: '', choices: {} };
-      return personId ? [{ ...booking, id: randomUUID(), personId }] : [];
-    }),
-    { transaction },
-  );
-  if (lesson.dayFactor === undefined) return;
-  const events = taughtEvents(lesson.plan, startsAt.getTime(), lesson.dayFactor, lesson.seed);
-  await ClassEvent.bulkCreate(
-    events.map((event) => ({ eventId: event.id, studioId, classId, event })),
-    { transaction },
-  );
-  await ClassNote.create(
-    {
-      classId,
+  const classId = randomUUID();
+  const isTaught = dayFactor !== undefined;
+  const events = isTaught ? taughtEvents(plan, startsAt.getTime(), dayFactor, seed) : [];
+  const note = NOTES[seed % NOTES.length] ?? '';
+  return {
+    lesson: {
+      id: classId,
       studioId,
-      effort: 2 + (lesson.seed % 3),
-      note: NOTES[lesson.seed % NOTES.length] ?? '',
+      title: plan.title,
+      startsAt,
+      plan,
+      taughtRevision: isTaught ? 1 : null,
     },
-    { transaction },
-  );
+    revision: { id: randomUUID(), studioId, classId, revision: 1, plan, savedBy: 'Rowan Feld' },
+    bookings: lesson.who.flatMap((index) => {
+      const personId = people[index];
+      if (!personId) return [];
+      const names = { studioId, classId, personId };
+      const sealed = sealBooking(names, { today: [], todayNote: '' });
+      return [{ ...names, id: randomUUID(), sealed, choices: {} }];
+    }),
+    events: events.map((event) => ({ eventId: event.id, studioId, classId, event })),
+    notes: isTaught ? [{ classId, studioId, effort: 2 + (seed % 3), note }] : [],
+  };
 }
 
 const NOTES = [
@@ -218,17 +255,18 @@ const NOTES = [
 function taughtEvents(plan: Plan, startMs: number, dayFactor: number, seed: number): LiveEvent[] {
   const random = seededRandom(seed);
   const timeline = timePlan(plan, builtInCatalogue);
-  const event = (type: 'start' | 'next' | 'end', atMs: number, index: number): LiveEvent => ({
-    id: `demo-${seed}-${index}`,
-    type,
-    atMs: Math.round(atMs),
-  });
   let atMs = startMs + 60_000;
-  const events = [event('start', atMs, 0)];
+  const shared = (index: number) => ({
+    id: `demo-${seed}-${index}`,
+    atMs: Math.round(atMs),
+    order: index + 1,
+  });
+  const events: LiveEvent[] = [{ type: 'start', ...shared(0) }];
   timeline.items.forEach((item, index) => {
     atMs += item.durationS * 1000 * dayFactor * (0.85 + 0.3 * random());
-    const isLast = index === timeline.items.length - 1;
-    events.push(event(isLast ? 'end' : 'next', atMs, index + 1));
+    const next = timeline.items[index + 1];
+    const at = shared(index + 1);
+    events.push(next ? { type: 'goTo', itemId: next.itemId, ...at } : { type: 'end', ...at });
   });
   return events;
 }

@@ -1,0 +1,118 @@
+import { z } from 'zod';
+import { closedRouter } from '../auth/closed-router.ts';
+import { hashOf } from '../auth/known-device.ts';
+import { checkPassword, hashPassword, NewPassword } from '../auth/passwords.ts';
+import { confirmSecondFactor, proposeSecondFactor } from '../auth/second-factor.ts';
+import { endSessionsOf, signIn, type Member } from '../auth/session.ts';
+import type { Throttle } from '../auth/tries.ts';
+import { SessionRow, User } from '../db/models.ts';
+import { ApiError } from './errors.ts';
+import { readBody, sixDigits } from './read.ts';
+
+const password = z.string().min(1, 'give your password').max(200);
+
+interface AccountParts {
+  /** Seals what must be read again, such as the secret of a second factor. */
+  key: Buffer;
+  /** Counts wrong passwords of somebody who is signed in. */
+  throttle: Throttle;
+}
+
+/** One's own account: password, where one is signed in, the second factor. */
+export function accountRouter({ key, throttle }: AccountParts) {
+  const { router, on } = closedRouter();
+
+  /** The user, once the password was right; wrong ones are counted. */
+  async function proven(member: Member, given: string): Promise<User> {
+    const user = await userOf(member);
+    if (member.isDemo) throw new ApiError('not-allowed');
+    await throttle.count(user.id);
+    if (!(await checkPassword(given, user.passwordHash))) {
+      throw new ApiError('invalid', [{ path: ['password'], message: 'this is not your password' }]);
+    }
+    await throttle.forget(user.id);
+    return user;
+  }
+
+  on('GET /account', async (request, response, member) => {
+    const user = await userOf(member);
+    const rows = await SessionRow.findAll({
+      where: { userId: user.id, epoch: user.epoch },
+      order: [['seenAt', 'DESC']],
+    });
+    response.json({
+      name: user.name,
+      email: user.email,
+      role: user.role,
+      until: user.until ?? null,
+      hasSecondFactor: Boolean(user.secondFactor),
+      sessions: rows.map((row) => ({
+        // The session's own id opens it: what is told here only names it.
+        id: nameOf(row.sid),
+        device: row.device,
+        startedAt: row.startedAt.toISOString(),
+        seenAt: row.seenAt.toISOString(),
+        isThis: row.sid === request.sessionID,
+      })),
+    });
+  });
+
+  on('PUT /account/password', async (request, response, member) => {
+    const body = readBody(z.strictObject({ password, next: NewPassword }), request);
+    const user = await proven(member, body.password);
+    await user.update({ passwordHash: await hashPassword(body.next) });
+    await endSessionsOf(user);
+    await signIn(request, user);
+    response.status(204).end();
+  });
+
+  /** Everywhere, this device included. */
+  on('DELETE /account/sessions', async (_request, response, member) => {
+    await endSessionsOf(await userOf(member));
+    response.status(204).end();
+  });
+
+  on('DELETE /account/sessions/:id', async (request, response, member) => {
+    const rows = await SessionRow.findAll({ where: { userId: member.userId } });
+    const row = rows.find(({ sid }) => nameOf(sid) === request.params.id);
+    if (!row) throw new ApiError('not-found');
+    await row.destroy();
+    response.status(204).end();
+  });
+
+  on('POST /account/second-factor', async (request, response, member) => {
+    const body = readBody(z.strictObject({ password }), request);
+    const user = await proven(member, body.password);
+    response.json(proposeSecondFactor(user.email));
+  });
+
+  /** In use from the first right code on. */
+  on('PUT /account/second-factor', async (request, response, member) => {
+    const Body = z.strictObject({ password, secret: z.string().max(32).regex(/^[A-Z2-7]{32}$/), code: sixDigits });
+    const body = readBody(Body, request);
+    const user = await proven(member, body.password);
+    const sealed = confirmSecondFactor(key, user, body.secret, body.code);
+    if (!sealed) {
+      throw new ApiError('invalid', [{ path: ['code'], message: 'this code is not right' }]);
+    }
+    await user.update({ secondFactor: sealed });
+    response.status(204).end();
+  });
+
+  on('DELETE /account/second-factor', async (request, response, member) => {
+    const body = readBody(z.strictObject({ password }), request);
+    const user = await proven(member, body.password);
+    await user.update({ secondFactor: null });
+    response.status(204).end();
+  });
+
+  return router;
+}
+
+async function userOf(member: Member): Promise<User> {
+  const user = await User.findByPk(member.userId);
+  if (!user) throw new ApiError('not-signed-in');
+  return user;
+}
+
+const nameOf = (sid: string) => hashOf(sid).slice(0, 16);

@@ -1,0 +1,130 @@
+import { Op } from 'sequelize';
+import { z } from 'zod';
+import { HandChoices } from '@wrenfern/core/people/choose-option';
+import { CautionEntry, checkCautionDates } from '@wrenfern/core/people/person';
+import { closedRouter } from '../auth/closed-router.ts';
+import { Booking, ClassRow, databaseOfModels, PersonRow } from '../db/models.ts';
+import { rowsOf } from '../db/studio-rows.ts';
+import { sealBooking } from '../keeping/records.ts';
+import { noteAccess } from '../keeping/trail.ts';
+import { wholeClass } from './classes.ts';
+import { ApiError } from './errors.ts';
+import { readBody, readId, revisionRead } from './read.ts';
+
+const Attendees = z.strictObject({
+  revision: revisionRead,
+  personIds: z.array(z.uuid()).max(300),
+});
+
+const BookingChange = z
+  .strictObject({
+    today: z.array(CautionEntry).max(10),
+    todayNote: z.string().max(500),
+    choices: HandChoices,
+  })
+  .partial()
+  .extend({ revision: revisionRead });
+
+/** Who comes to a class, and what is particular to them there. */
+export function classPeopleRouter() {
+  const { router, on } = closedRouter();
+
+  /** Books exactly these people; whoever stays keeps today's notes and choices. */
+  on('PUT /classes/:id/attendees', async (request, response, member) => {
+    const { studioId } = member;
+    const classes = rowsOf(ClassRow, studioId);
+    const { id } = await classes.one({ id: readId(request) });
+    const body = readBody(Attendees, request);
+    const isTaken = await book(studioId, id, body.revision, [...new Set(body.personIds)]);
+    const now = await wholeClass(await classes.one({ id }), member);
+    if (!isTaken) {
+      const personIds = now.attendees.map(({ person }) => person.id);
+      const current = { revision: now.attendeesRevision, personIds };
+      throw new ApiError('stale', [], { current });
+    }
+    response.json(now);
+  });
+
+  on('PATCH /classes/:id/attendees/:personId', async (request, response, member) => {
+    const { studioId } = member;
+    const classId = readId(request);
+    const bookings = rowsOf(Booking, studioId);
+    const row = await bookings.one({ classId, personId: readId(request, 'personId') });
+    const { id } = row;
+    const { revision, choices, ...change } = readBody(BookingChange, request);
+    needSense(change.today ?? []);
+    const { today, todayNote } = row;
+    const isTaken = await bookings.revise({ id }, revision, {
+      sealed: sealBooking(row, { today, todayNote, ...change }),
+      ...(choices ? { choices } : {}),
+    });
+    if (!isTaken) {
+      const now = await bookings.one({ id });
+      const current = {
+        revision: now.revision,
+        today: now.today,
+        todayNote: now.todayNote,
+        choices: now.choices,
+      };
+      throw new ApiError('stale', [], { current });
+    }
+    await noteAccess(member, 'changed', 'class', classId);
+    const lesson = await rowsOf(ClassRow, studioId).one({ id: classId });
+    response.json(await wholeClass(lesson, member));
+  });
+
+  return router;
+}
+
+function needSense(today: readonly CautionEntry[]): void {
+  const faults = today.flatMap((entry, index) =>
+    checkCautionDates(entry).map(({ field, message }) => ({
+      path: ['today', index, field],
+      message,
+    })),
+  );
+  if (faults.length > 0) throw new ApiError('invalid', faults);
+}
+
+/** False when somebody else changed the list first. */
+async function book(
+  studioId: string,
+  classId: string,
+  revision: number,
+  personIds: string[],
+): Promise<boolean> {
+  const bookings = rowsOf(Booking, studioId);
+  const known = await rowsOf(PersonRow, studioId).count({ id: personIds });
+  if (known !== personIds.length) {
+    throw new ApiError('invalid', [
+      { path: ['personIds'], message: 'somebody in this list is not in the studio' },
+    ]);
+  }
+  return databaseOfModels().transaction(async (transaction) => {
+    // The count goes first: it holds the class until everybody is booked.
+    const isTaken = await rowsOf(ClassRow, studioId).revise({ id: classId }, revision, {}, {
+      column: 'attendeesRevision',
+      transaction,
+    });
+    if (!isTaken) return false;
+    const rows = await bookings.all({
+      where: { classId },
+      attributes: ['personId'],
+      transaction,
+    });
+    const already = new Set(rows.map(({ personId }) => personId));
+    await bookings.remove({ classId, personId: { [Op.notIn]: personIds } }, transaction);
+    await bookings.createAll(
+      personIds
+        .filter((id) => !already.has(id))
+        .map((personId) => ({
+          classId,
+          personId,
+          sealed: sealBooking({ studioId, classId, personId }, { today: [], todayNote: '' }),
+          choices: {},
+        })),
+      transaction,
+    );
+    return true;
+  });
+}

@@ -1,0 +1,116 @@
+import { Op } from 'sequelize';
+import { z } from 'zod';
+import { closedRouter } from '../auth/closed-router.ts';
+import { createLink } from '../auth/links.ts';
+import { endSessionsOf, type Member } from '../auth/session.ts';
+import { Link, ROLES, User } from '../db/models.ts';
+import { rowsOf } from '../db/studio-rows.ts';
+import type { Outbox } from '../keeping/outbox.ts';
+import { ApiError } from './errors.ts';
+import { email, personName, readBody, readId } from './read.ts';
+
+const until = z.iso.date('write the day as year-month-day').nullable().default(null);
+
+const Invitation = z
+  .strictObject({ name: personName, email, role: z.enum(ROLES), until })
+  .refine(({ role, until: last }) => role !== 'owner' || last === null, {
+    path: ['until'],
+    message: 'an owner stays',
+  });
+
+const MemberChange = z.strictObject({ role: z.enum(ROLES), until });
+
+/** Who teaches here. Nobody types a password for anybody else: everyone comes by a link of their own. */
+export function teamRouter(outbox: Outbox) {
+  const { router, on } = closedRouter();
+
+  on('GET /team', async (_request, response, member) => {
+    const users = await rowsOf(User, member.studioId).all({ order: ['name'] });
+    response.json({
+      team: users.map(told),
+      invitations: member.role === 'owner' ? await invitationsOf(member) : [],
+    });
+  });
+
+  on('POST /team/invitations', async (request, response, member) => {
+    const wanted = readBody(Invitation, request);
+    if (member.isDemo) throw new ApiError('not-allowed');
+    const { id, token } = await createLink({ kind: 'invite', studioId: member.studioId, ...wanted });
+    await outbox.put(
+      wanted.email,
+      'You are invited to a studio',
+      `Open this path on the studio's Wrenfern, once, within seven days: /join#${token}`,
+    );
+    response.status(201).json({ id, path: `/join#${token}` });
+  });
+
+  on('DELETE /team/invitations/:id', async (request, response, { studioId }) => {
+    const where = { id: readId(request), studioId, kind: 'invite' };
+    if ((await Link.destroy({ where })) === 0) throw new ApiError('not-found');
+    response.status(204).end();
+  });
+
+  /** Another part in the studio; whoever gets one signs in anew. */
+  on('PATCH /team/:id', async (request, response, member) => {
+    const change = readBody(MemberChange, request);
+    const user = await changeable(member, readId(request));
+    await user.update(change);
+    await endSessionsOf(user);
+    response.json(told(user));
+  });
+
+  on('DELETE /team/:id', async (request, response, member) => {
+    const user = await changeable(member, readId(request));
+    await user.destroy();
+    response.status(204).end();
+  });
+
+  /** A one-time link to choose another password; the old one and the second factor end when it is used. */
+  on('POST /team/:id/reset', async (request, response, member) => {
+    const user = await rowsOf(User, member.studioId).one({ id: readId(request) });
+    if (member.isDemo) throw new ApiError('not-allowed');
+    const token = await createReset(user);
+    await outbox.put(
+      user.email,
+      'Choose another password',
+      `Open this path on the studio's Wrenfern, once, within a day: /join#${token}`,
+    );
+    response.status(201).json({ path: `/join#${token}` });
+  });
+
+  return router;
+}
+
+/** Only the newest link to another password is good. */
+export async function createReset(user: User): Promise<string> {
+  await Link.destroy({ where: { kind: 'reset', userId: user.id } });
+  const { id: userId, studioId } = user;
+  const { token } = await createLink({ kind: 'reset', userId, studioId });
+  return token;
+}
+
+/** Everyone but oneself, and never the last owner. */
+async function changeable(member: Member, id: string): Promise<User> {
+  const user = await rowsOf(User, member.studioId).one({ id });
+  if (user.id === member.userId) throw new ApiError('not-allowed');
+  return user;
+}
+
+async function invitationsOf({ studioId }: Member) {
+  const links = await Link.findAll({
+    where: { studioId, kind: 'invite', usedAt: null, expires: { [Op.gt]: new Date() } },
+    order: ['createdAt'],
+  });
+  return links.map(({ id, name, email: to, role, until: last, expires }) => ({
+    id,
+    name,
+    email: to,
+    role,
+    until: last,
+    expires: expires.toISOString(),
+  }));
+}
+
+function told({ id, name, email: address, role, until: last }: User) {
+  return { id, name, email: address, role, until: last ?? null };
+}

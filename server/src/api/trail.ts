@@ -1,0 +1,48 @@
+import { Op } from 'sequelize';
+import { z } from 'zod';
+import { closedRouter } from '../auth/closed-router.ts';
+import { ClassRow, PersonRow, Trail } from '../db/models.ts';
+import { readQuery } from './read.ts';
+
+const SHOWN = 100;
+
+const Page = z.strictObject({
+  before: z.coerce.number().int().min(1).max(Number.MAX_SAFE_INTEGER).optional(),
+});
+
+/** Who looked into health records, for the owner to see. */
+export function trailRouter() {
+  const { router, on } = closedRouter();
+
+  /** Newest first; `before` continues a list. */
+  on('GET /trail', async (request, response, { studioId }) => {
+    const { before } = readQuery(Page, request);
+    const rows = await Trail.findAll({
+      where: { studioId, ...(before ? { id: { [Op.lt]: before } } : {}) },
+      order: [['id', 'DESC']],
+      limit: SHOWN,
+    });
+    const ids = rows.flatMap(({ subjectId }) => (subjectId ? [subjectId] : []));
+    const where = { studioId, id: ids };
+    const [people, classes] = await Promise.all([
+      PersonRow.findAll({ where, attributes: ['id', 'name'], paranoid: false }),
+      ClassRow.findAll({ where, attributes: ['id', 'title'], paranoid: false }),
+    ]);
+    const nameOf = new Map([
+      ...people.map(({ id, name }) => [id, name] as const),
+      ...classes.map(({ id, title }) => [id, title] as const),
+    ]);
+    response.json({
+      trail: rows.map(({ id, userName, action, subject, subjectId, createdAt }) => ({
+        id: Number(id),
+        who: userName,
+        action,
+        subject,
+        name: subjectId ? (nameOf.get(subjectId) ?? null) : null,
+        at: createdAt.toISOString(),
+      })),
+    });
+  });
+
+  return router;
+}

@@ -1,0 +1,89 @@
+import { z } from 'zod';
+import { SchoolRules } from '@wrenfern/core/plan/school';
+import { readSchool } from '@wrenfern/core/plan/migrate-plan';
+import { Pace } from '@wrenfern/core/plan/timing/pace';
+import { Cupboard } from '@wrenfern/core/room/props';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
+import { counter, documentColumn, id, moment, ofStudio } from './columns.ts';
+
+export class Studio extends Model<InferAttributes<Studio>, InferCreationAttributes<Studio>> {
+  declare id: string;
+  declare slug: string;
+  declare name: string;
+  declare isDemo: boolean;
+  declare timeZone: string;
+  declare cupboard: Cupboard;
+  declare pace: Pace;
+  /** None until the first is made. */
+  declare schools: CreationOptional<SchoolRules[] | null>;
+  /** Counts every change of the settings. */
+  declare revision: CreationOptional<number>;
+  /** When somebody last did anything here; a demo studio that nobody uses is removed. */
+  declare usedAt: CreationOptional<Date | null>;
+  declare createdAt: CreationOptional<Date>;
+  declare updatedAt: CreationOptional<Date>;
+}
+
+/** What somebody may do: the table in `auth/access.ts` says which routes. */
+export const ROLES = ['owner', 'instructor', 'cover', 'reader'] as const;
+export type Role = (typeof ROLES)[number];
+
+export class User extends Model<InferAttributes<User>, InferCreationAttributes<User>> {
+  declare id: string;
+  declare studioId: string;
+  declare email: string;
+  declare name: string;
+  declare passwordHash: string;
+  declare role: Role;
+  /** Counts up when every session must end: another password, another role. */
+  declare epoch: CreationOptional<number>;
+  /** The last day this person may come in, year-month-day; null while it lasts. */
+  declare until: CreationOptional<string | null>;
+  /** The secret of the second factor, sealed; null while there is none. */
+  declare secondFactor: CreationOptional<string | null>;
+  declare createdAt: CreationOptional<Date>;
+  declare updatedAt: CreationOptional<Date>;
+}
+
+export function bindStudio(sequelize: Sequelize): void {
+  Studio.init(
+    {
+      id,
+      slug: DataTypes.STRING(64),
+      name: DataTypes.STRING(120),
+      isDemo: DataTypes.BOOLEAN,
+      timeZone: DataTypes.STRING(64),
+      cupboard: documentColumn('cupboard', Cupboard),
+      pace: documentColumn('pace', Pace),
+      schools: documentColumn('schools', z.array(z.preprocess(readSchool, SchoolRules))),
+      revision: counter(),
+      usedAt: moment,
+      createdAt: moment,
+      updatedAt: moment,
+    },
+    { sequelize, tableName: 'studios' },
+  );
+  User.init(
+    {
+      id,
+      studioId: ofStudio,
+      email: DataTypes.STRING(190),
+      name: DataTypes.STRING(120),
+      passwordHash: DataTypes.STRING(255),
+      role: DataTypes.STRING(16),
+      epoch: counter(),
+      until: DataTypes.DATEONLY,
+      secondFactor: DataTypes.STRING(400),
+      createdAt: moment,
+      updatedAt: moment,
+    },
+    { sequelize, tableName: 'users' },
+  );
+}

@@ -1,0 +1,114 @@
+import { DateTime } from 'luxon';
+import type { Sequelize } from 'sequelize';
+import request from 'supertest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { checkPlan } from '@wrenfern/core/plan/plan';
+import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
+import { builtInCatalogue } from '@wrenfern/library';
+import { ClassEvent, ClassRow, PersonRow, Studio } from '../db/models.ts';
+import { cleanUp } from '../keeping/clean-up.ts';
+import { makeStudio, openTestDatabase, testApp } from '../testing/test-studio.ts';
+import { openDemo } from './open-demo.ts';
+import { BACK_EASE, FOUNDATIONS, SMALL_BALL, TIMED_SETS } from './plans.ts';
+
+const NOW = new Date('2026-11-25T09:00:00Z');
+
+let database: Sequelize;
+
+beforeAll(async () => {
+  database = await openTestDatabase();
+  await openDemo('Europe/Lisbon', 10, NOW);
+});
+afterAll(() => database.close());
+
+describe('the demo studio', () => {
+  it('has fourteen people, four plans, twelve weeks behind it and today ahead', async () => {
+    expect(await PersonRow.count()).toBe(14);
+    const rows = await ClassRow.findAll({ order: ['startsAt'] });
+    expect(new Set(rows.map(({ title }) => title)).size).toBe(4);
+    const first = rows[0]?.startsAt.getTime() ?? 0;
+    const weeks = (NOW.getTime() - first) / (7 * 86_400_000);
+    expect(weeks).toBeGreaterThan(11);
+    expect(rows.filter(({ startsAt }) => startsAt > NOW)).toHaveLength(4);
+    expect(await ClassEvent.count()).toBeGreaterThan(400);
+  });
+
+  it('is another for each visitor, and the same for all of them', async () => {
+    const outline = async (studioId: string) => {
+      const rows = await ClassRow.findAll({ where: { studioId }, order: ['startsAt', 'title'] });
+      const events = await ClassEvent.findAll({ where: { studioId }, order: ['eventId'] });
+      return {
+        classes: rows.map(({ title, startsAt, plan }) => ({ title, startsAt, plan })),
+        events: events.map(({ event }) => event),
+      };
+    };
+    const [one, other] = [
+      await openDemo('Europe/Lisbon', 10, NOW),
+      await openDemo('Europe/Lisbon', 10, NOW),
+    ];
+    expect(one.studioId).not.toBe(other.studioId);
+    expect(await outline(one.studioId)).toEqual(await outline(other.studioId));
+  });
+
+  it('makes room by giving up the one left longest ago, and never one in use', async () => {
+    await Studio.destroy({ where: {} });
+    const [old, used] = [await openDemo('UTC', 2, NOW), await openDemo('UTC', 2, NOW)];
+    await Studio.update(
+      { usedAt: new Date(NOW.getTime() - 3_600_000) },
+      { where: { id: old.studioId } },
+    );
+    const third = await openDemo('UTC', 2, NOW);
+    const left = (await Studio.findAll()).map(({ id }) => id).sort();
+    expect(left).toEqual([used.studioId, third.studioId].sort());
+    await expect(openDemo('UTC', 2, NOW)).rejects.toMatchObject({ code: 'demo-full' });
+  });
+
+  it('is gone after a day without use, and real studios are not', async () => {
+    await Studio.destroy({ where: {} });
+    const app = testApp(database);
+    const real = await makeStudio(app, 'real');
+    const { studioId } = await openDemo('UTC', 2, NOW);
+    await Studio.update({ usedAt: new Date('2026-01-01') }, { where: {} });
+    await cleanUp(NOW);
+    expect((await Studio.findAll()).map(({ id }) => id)).toEqual([real.studioId]);
+    expect(await ClassRow.count({ where: { studioId } })).toBe(0);
+  });
+
+  it.each([
+    [SMALL_BALL.title, SMALL_BALL],
+    [FOUNDATIONS.title, FOUNDATIONS],
+    [BACK_EASE.title, BACK_EASE],
+    [TIMED_SETS.title, TIMED_SETS],
+  ])('%s is a whole class of 30 to 55 minutes', (_title, plan) => {
+    expect(checkPlan(plan, builtInCatalogue)).toEqual([]);
+    const { totalS } = timePlan(plan, builtInCatalogue);
+    expect(totalS / 60).toBeGreaterThanOrEqual(30);
+    expect(totalS / 60).toBeLessThan(55);
+  });
+
+  it('keeps loaded rounding out of the back-ease class', () => {
+    const demands = BACK_EASE.segments
+      .flatMap(({ items }) => items)
+      .flatMap((item) =>
+        item.kind === 'exercise'
+          ? builtInCatalogue.require(item.exercise).options.flatMap((option) => option.demands)
+          : [],
+      );
+    expect(demands).not.toContain('flexion-loaded');
+  });
+
+  it('opens on a class with something to improve', async () => {
+    const app = testApp(database);
+    const visitor = request.agent(app);
+    await visitor.post('/api/demo-session').send({ timeZone: 'UTC' }).expect(204);
+    const from = DateTime.utc().startOf('day').toISO();
+    const today = await visitor.get(`/api/today?from=${encodeURIComponent(from)}`).expect(200);
+    const [first] = (today.body as { classes: { ready: { toSettle: Record<string, string[]> } }[] }).classes;
+    expect(first?.ready.toSettle.time?.[0]).toMatch(/^4:\d\d over/);
+    expect(first?.ready.toSettle.order?.join(' ')).toMatch(
+      /Side-bending left and side-bending right are missing/,
+    );
+    expect(first?.ready.toSettle.options).toHaveLength(1);
+    expect(first?.ready.toSettle.props?.[0]).toMatch(/^1 small ball short/);
+  });
+});

@@ -1,0 +1,96 @@
+import { Op } from 'sequelize';
+import { cautionOf } from '@wrenfern/core/people/cautions';
+import { Booking, ClassEvent, ClassRow, type PersonRow } from '../db/models.ts';
+
+export type PersonEverything = Awaited<ReturnType<typeof collectPerson>>;
+
+/** All that is kept about one person. */
+export async function collectPerson(row: PersonRow) {
+  const { id, studioId, name, createdAt, updatedAt } = row;
+  const bookings = await Booking.findAll({ where: { studioId, personId: id } });
+  const classId = { [Op.in]: bookings.map((booking) => booking.classId) };
+  const [classes, events] = await Promise.all([
+    ClassRow.findAll({
+      where: { studioId, id: classId },
+      attributes: ['id', 'title', 'startsAt', 'taughtRevision'],
+      paranoid: false,
+      order: ['startsAt'],
+    }),
+    ClassEvent.findAll({ where: { studioId, classId } }),
+  ]);
+  const bookingOf = new Map(bookings.map((booking) => [booking.classId, booking]));
+  return {
+    format: 'wrenfern-person/1',
+    id,
+    name,
+    ...row.record,
+    since: createdAt.toISOString(),
+    changed: updatedAt.toISOString(),
+    classes: classes.map((lesson) => {
+      const booking = bookingOf.get(lesson.id);
+      return {
+        title: lesson.title,
+        startsAt: lesson.startsAt.toISOString(),
+        taught: lesson.taughtRevision !== null,
+        today: booking?.today ?? [],
+        todayNote: booking?.todayNote ?? '',
+        choices: booking?.choices ?? {},
+        moved: events.flatMap(({ classId: of, event }) =>
+          of === lesson.id && event.type === 'moved' && event.personId === id
+            ? [{ itemId: event.itemId, option: event.option, at: new Date(event.atMs).toISOString() }]
+            : [],
+        ),
+      };
+    }),
+  };
+}
+
+/** The same for a reader: one page without scripts. */
+export function writePersonPage(person: PersonEverything): string {
+  const cautions = person.cautions.map(({ caution, since, until, clearedBy, note }) =>
+    [
+      cautionOf(caution).name,
+      since ? `since ${since}` : '',
+      until ? `until ${until}` : '',
+      clearedBy ? `cleared by ${clearedBy}` : '',
+      note,
+    ]
+      .filter(Boolean)
+      .join(', '),
+  );
+  const classes = person.classes.map(({ startsAt, title, taught, todayNote, today }) =>
+    [
+      startsAt.slice(0, 16).replace('T', ' '),
+      title,
+      taught ? 'taught' : 'planned',
+      ...today.map(({ caution }) => cautionOf(caution).name),
+      todayNote,
+    ]
+      .filter(Boolean)
+      .join(', '),
+  );
+  return [
+    '<!doctype html><html lang="en"><meta charset="utf-8">',
+    `<title>${escape(person.name)}</title>`,
+    `<h1>${escape(person.name)}</h1>`,
+    `<p>All that Wrenfern keeps about this person. Kept since ${person.since.slice(0, 10)}.</p>`,
+    `<p>Usual option: ${person.level}. Note: ${escape(person.note) || 'none'}.</p>`,
+    `<h2>Cautions</h2>${list(cautions)}`,
+    `<h2>Classes (times in UTC)</h2>${list(classes)}`,
+    '</html>',
+  ].join('\n');
+}
+
+const list = (lines: readonly string[]) =>
+  lines.length === 0
+    ? '<p>None.</p>'
+    : `<ul>${lines.map((line) => `<li>${escape(line)}</li>`).join('')}</ul>`;
+
+const ENTITIES = new Map([
+  ['&', '&amp;'],
+  ['<', '&lt;'],
+  ['>', '&gt;'],
+  ['"', '&quot;'],
+]);
+
+const escape = (text: string) => text.replace(/[&<>"]/g, (letter) => ENTITIES.get(letter) ?? letter);

@@ -1,0 +1,58 @@
+import { analyse } from '@wrenfern/core/analyse';
+import { createCatalogue, type Catalogue } from '@wrenfern/core/movement/catalogue';
+import type { Exercise } from '@wrenfern/core/movement/exercise';
+import type { Attendee } from '@wrenfern/core/people/choose-option';
+import type { Plan } from '@wrenfern/core/plan/plan';
+import { RULE_IDS } from '@wrenfern/core/plan/school';
+import type { Pace } from '@wrenfern/core/plan/timing/pace';
+import type { Cupboard } from '@wrenfern/core/room/props';
+import { builtInCatalogue, builtInExercises } from '@wrenfern/library';
+
+/** All that readiness follows from; what is the same gives the same answer. */
+export interface ReadinessInput {
+  plan: Plan;
+  /** The studio's own exercises, as far as the plan can come to need them. */
+  own: readonly Exercise[];
+  pace: Pace;
+  cupboard: Cupboard;
+  attendees: readonly Attendee[];
+  day: string;
+  familiar: readonly string[];
+}
+
+/** Which findings speak of which side of being ready. */
+const ASPECTS = {
+  time: ['fits-the-hour'],
+  options: ['everyone-has-an-option', 'versions-at-once'],
+  props: ['props-suffice'],
+  order: ['exercise-there', ...RULE_IDS],
+} as const;
+
+export type Readiness = ReturnType<typeof readinessOf>;
+
+/** What a class comes to, and what is still to settle. */
+export function readinessOf({ plan, own, familiar, ...context }: ReadinessInput) {
+  const catalogue: Catalogue =
+    own.length === 0 ? builtInCatalogue : createCatalogue([...builtInExercises, ...own]);
+  const { timeline, findings, coverage } = analyse(plan, catalogue, {
+    ...context,
+    familiar: new Set(familiar),
+  });
+  const about = (rules: readonly string[]) =>
+    findings
+      .filter(({ rule, binding }) => binding && rules.includes(rule))
+      .map(({ sentence }) => sentence);
+  return {
+    totalS: timeline.totalS,
+    likely: { lowS: timeline.likely.lowS, highS: timeline.likely.highS },
+    items: timeline.items.length,
+    directions: coverage.seconds,
+    swell: timeline.items.map((item) => ({ seconds: item.durationS, effort: item.effort })),
+    toSettle: {
+      time: about(ASPECTS.time),
+      options: about(ASPECTS.options),
+      props: about(ASPECTS.props),
+      order: about(ASPECTS.order),
+    },
+  };
+}
