@@ -15,7 +15,8 @@ export const router = createBrowserRouter([
     HydrateFallback: () => <Loading what="Wrenfern" />,
     children: [
       { path: '/sign-in', lazy: () => import('../screens/sign-in/sign-in.tsx') },
-      { path: '/studios/:slug', lazy: () => import('../screens/sign-in/demo-door.tsx') },
+      { path: '/demo', lazy: () => import('../screens/sign-in/demo-door.tsx') },
+      { path: '/join', lazy: () => import('../screens/sign-in/join.tsx') },
       {
         element: <Shell />,
         children: [
@@ -38,6 +39,9 @@ export const router = createBrowserRouter([
           { path: '/people', lazy: () => import('../screens/people/people.tsx') },
           { path: '/people/:id', lazy: () => import('../screens/people/person-page.tsx') },
           { path: '/studio', lazy: () => import('../screens/studio/studio.tsx') },
+          { path: '/studio/trail', lazy: () => import('../screens/studio/trail.tsx') },
+          { path: '/wastebasket', lazy: () => import('../screens/wastebasket/wastebasket.tsx') },
+          { path: '/account', lazy: () => import('../screens/account/account.tsx') },
           {
             path: '/studio/schools/:id',
             lazy: () => import('../screens/studio/school-page.tsx'),

@@ -4,10 +4,16 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
 import { useSession } from '../data/hooks.ts';
+import type { Role } from '../data/api-types.ts';
 import { request, RequestProblem, sentenceOf } from '../data/request.ts';
+import { useQuestion } from '../data/save-merged.ts';
+import { Button } from '../parts/button.tsx';
+import { ClashesDialog, tellClash } from '../parts/clashes.tsx';
+import { Sheet } from '../parts/dialog.tsx';
 import { IconButton } from '../parts/icon-button.tsx';
 import { Failed, Loading } from '../parts/states.tsx';
 import { toast } from 'sonner';
+import { clearDevice, countUnsaved } from './device-storage.ts';
 import { Brand } from './brand.tsx';
 import { KeysHelp } from './keys-help.tsx';
 import { useTheme } from './theme.ts';
@@ -20,10 +26,15 @@ const CommandPalette = lazy(async () => ({
 
 const PLACES = [
   { to: '/', name: 'Today', key: 't' },
-  { to: '/people', name: 'People', key: 'p' },
+  { to: '/people', name: 'People', key: 'p', who: ['owner', 'instructor'] },
   { to: '/library', name: 'Library', key: 'l' },
   { to: '/studio', name: 'Studio', key: 's' },
-] as const;
+] satisfies { to: string; name: string; key: string; who?: Role[] }[] as readonly {
+  to: string;
+  name: string;
+  key: string;
+  who?: Role[];
+}[];
 
 const SHELL_KEYS = [
   ...PLACES.map(({ name, key }) => ({ keys: `g ${key}`, does: `Go to ${name}` })),
@@ -47,6 +58,7 @@ export function RequireSession({ children }: { children: React.ReactNode }) {
     <>
       {children}
       <PaletteOnKey />
+      <AskedQuestion />
     </>
   );
 }
@@ -91,6 +103,7 @@ export function Shell() {
 
 function Header() {
   const session = useSession();
+  const role = session.data?.user.role;
   const { dark, toggle } = useTheme();
   useGoKeys();
   return (
@@ -98,7 +111,7 @@ function Header() {
       <div className="mx-auto flex h-14 max-w-[80rem] items-center gap-1 px-3 sm:gap-4 sm:px-6">
         <Brand />
         <nav aria-label="Studio" className="flex gap-0.5 sm:gap-1">
-          {PLACES.map(({ to, name }) => (
+          {PLACES.filter(({ who }) => !who || (role && who.includes(role))).map(({ to, name }) => (
             <NavLink
               key={to}
               to={to}
@@ -115,9 +128,13 @@ function Header() {
           ))}
         </nav>
         <div className="ml-auto flex items-center gap-1">
-          <span className="mr-2 hidden text-soft md:inline">
-            {session.data?.studio.name} · {session.data?.user.name}
-          </span>
+          <span className="hidden text-soft lg:inline">{session.data?.studio.name} ·</span>
+          <NavLink
+            to="/account"
+            className="mr-1 hidden rounded-lg px-1.5 py-1 text-soft hover:bg-mist md:inline"
+          >
+            {session.data?.user.name}
+          </NavLink>
           <IconButton label={dark ? 'Light theme' : 'Dark theme'} onClick={toggle}>
             {dark ? <Sun size={18} aria-hidden /> : <Moon size={18} aria-hidden />}
           </IconButton>
@@ -128,15 +145,30 @@ function Header() {
   );
 }
 
+/** Whose change is kept, where two changed the same and somebody has to decide. */
+function AskedQuestion() {
+  const asked = useQuestion((state) => state.asked);
+  if (!asked) return null;
+  return (
+    <ClashesDialog
+      what={asked.what}
+      clashes={asked.clashes.map(tellClash)}
+      choose={(keep) => asked.answer(keep)}
+    />
+  );
+}
+
 function SignOut() {
   const { mutate } = useSWRConfig();
   const navigate = useNavigate();
   const [busy, setBusy] = useState(false);
+  const [unsaved, setUnsaved] = useState(0);
   const signOut = async () => {
     setBusy(true);
     try {
       await request('DELETE', '/session');
       // Another studio may sign in on this device: nothing of this one stays behind.
+      clearDevice(localStorage);
       await mutate(() => true, undefined, { revalidate: false });
       await navigate('/sign-in');
     } catch (error) {
@@ -145,10 +177,35 @@ function SignOut() {
       setBusy(false);
     }
   };
+  const ask = () => {
+    const left = countUnsaved(localStorage);
+    if (left > 0) setUnsaved(left);
+    else void signOut();
+  };
   return (
-    <IconButton label="Sign out" onClick={() => (busy ? undefined : void signOut())}>
-      <LogOut size={18} aria-hidden />
-    </IconButton>
+    <>
+      <IconButton label="Sign out" onClick={() => (busy ? undefined : ask())}>
+        <LogOut size={18} aria-hidden />
+      </IconButton>
+      <Sheet
+        title="Sign out and lose what is only here?"
+        open={unsaved > 0}
+        onOpenChange={() => setUnsaved(0)}
+      >
+        <p className="mb-4">
+          {unsaved === 1 ? 'One thing' : `${unsaved} things`} on this device {unsaved === 1 ? 'has' : 'have'}{' '}
+          not reached the server. Stay until there is a line; signing out clears the device.
+        </p>
+        <div className="flex gap-2">
+          <Button look="main" onClick={() => setUnsaved(0)}>
+            Stay
+          </Button>
+          <Button look="warn" disabled={busy} onClick={() => void signOut()}>
+            Sign out and lose it
+          </Button>
+        </div>
+      </Sheet>
+    </>
   );
 }
 

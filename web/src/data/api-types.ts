@@ -1,3 +1,4 @@
+import type { LiveEvent } from '@wrenfern/core/live/events';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 import type { HandChoice } from '@wrenfern/core/people/choose-option';
@@ -7,15 +8,64 @@ import type { Pace } from '@wrenfern/core/plan/timing/pace';
 import type { Cupboard } from '@wrenfern/core/room/props';
 import type { Direction } from '@wrenfern/core/movement/directions';
 
+export const ROLES = ['owner', 'instructor', 'cover', 'reader'] as const;
+export type Role = (typeof ROLES)[number];
+
 /** What the server answers, as far as the screens use it. */
 export interface Session {
-  user: { id: string; name: string; role: 'owner' | 'instructor' };
+  user: { id: string; name: string; role: Role };
   studio: { name: string; slug: string; isDemo: boolean; timeZone: string };
 }
 
 export interface Door {
-  demo: { slug: string; name: string } | null;
-  canSetUp: boolean;
+  demo: boolean;
+  isSetUp: boolean;
+  allowStudios: boolean;
+}
+
+/** What a one-time link is for. */
+export interface LinkPurpose {
+  kind: 'invite' | 'reset';
+  studio: string;
+  name: string;
+  email: string;
+  role: Role;
+}
+
+export interface Account {
+  name: string;
+  email: string;
+  role: Role;
+  until: string | null;
+  hasSecondFactor: boolean;
+  sessions: { id: string; device: string; startedAt: string; seenAt: string; isThis: boolean }[];
+}
+
+export interface Wasted {
+  kind: 'class' | 'person' | 'exercise';
+  id: string;
+  name: string;
+  deletedAt: string;
+  goneAt: string;
+}
+
+export interface TrailEntry {
+  id: number;
+  who: string;
+  action: 'read' | 'changed' | 'deleted' | 'restored' | 'exported' | 'erased';
+  subject: 'person' | 'people' | 'class';
+  name: string | null;
+  at: string;
+}
+
+/** What a class comes to, and what is left to settle. */
+export interface Readiness {
+  totalS: number;
+  likely: { lowS: number; highS: number };
+  items: number;
+  directions: Record<Direction, number>;
+  swell: { seconds: number; effort: number }[];
+  toSettle: { time: string[]; options: string[]; props: string[]; order: string[] };
 }
 
 export interface ReadyClass {
@@ -23,14 +73,39 @@ export interface ReadyClass {
   title: string;
   startsAt: string;
   targetS: number;
-  totalS: number;
-  likely: { lowS: number; highS: number };
-  items: number;
   coming: string[];
-  directions: Record<Direction, number>;
-  swell: { seconds: number; effort: number }[];
   taught: boolean;
-  toSettle: { time: string[]; options: string[]; props: string[]; order: string[] };
+  /** `late` when it could not be worked out in time, `unreadable` when another version wrote it. */
+  state: 'ready' | 'late' | 'unreadable';
+  ready: Readiness | null;
+}
+
+/** A saved plan in the history of a class. */
+export interface PlanRevisionRow {
+  revision: number;
+  savedBy: string;
+  savedAt: string;
+  wasTaught: boolean;
+}
+
+/** An event as the server has it: `seq` counts up as they arrive. */
+export interface Pressed {
+  seq: number;
+  event: LiveEvent;
+}
+
+export interface ClassEvents {
+  pressed: Pressed[];
+  /** The server's clock. */
+  nowMs: number;
+  /** The plan as it is taught, from the first start on. */
+  taught?: { revision: number; plan: Plan } | null;
+}
+
+export interface ClassNote {
+  effort: number | null;
+  note: string;
+  revision: number;
 }
 
 export interface ClassSummaryRow {
@@ -49,6 +124,7 @@ export interface BookedPerson {
   today: CautionEntry[];
   todayNote: string;
   byHand: Record<string, HandChoice>;
+  revision: number;
 }
 
 export interface WholeClass {
@@ -57,10 +133,14 @@ export interface WholeClass {
   startsAt: string;
   day: string;
   revision: number;
+  detailsRevision: number;
+  attendeesRevision: number;
   plan: Plan;
   attendees: BookedPerson[];
   familiar: string[];
   taught: boolean;
+  /** Whom the class was handed over to. */
+  coverUserId: string | null;
   cupboard: Cupboard;
   pace: Pace;
   /** The studio's own schools. */
@@ -77,13 +157,22 @@ export interface StudioSettings {
   cupboard: Cupboard;
   pace: Pace;
   schools: SchoolRules[];
+  revision: number;
 }
+
+/** A record and how often it was saved. */
+export type RevisedPerson = Person & { revision: number };
 
 export interface TeamMember {
   id: string;
   name: string;
   email: string;
-  role: 'owner' | 'instructor';
+  role: Role;
+  until: string | null;
+}
+
+export interface Invitation extends TeamMember {
+  expires: string;
 }
 
 /** One version of a studio's own exercise. */

@@ -1,17 +1,23 @@
 import { startOfDay } from 'date-fns';
 import useSWR, { type SWRResponse } from 'swr';
 import useSWRInfinite from 'swr/infinite';
-import type { LiveEvent } from '@wrenfern/core/live/events';
-import type { Person } from '@wrenfern/core/people/person';
 import type {
+  Account,
+  ClassEvents,
+  ClassNote,
   ClassSummaryRow,
   Door,
   ExerciseHistory,
+  Invitation,
   OwnExercise,
+  PlanRevisionRow,
   ReadyClass,
+  RevisedPerson,
   Session,
   StudioSettings,
   TeamMember,
+  TrailEntry,
+  Wasted,
   WholeClass,
 } from './api-types.ts';
 import { request } from './request.ts';
@@ -96,30 +102,55 @@ export function useClass(id: string): SWRResponse<WholeClass, Error> {
   return useSWR<WholeClass, Error>(`/classes/${id}`, read, { revalidateOnFocus: false });
 }
 
-export function useClassEvents(id: string): SWRResponse<{ events: LiveEvent[] }, Error> {
-  return useSWR<{ events: LiveEvent[] }, Error>(`/classes/${id}/events`, read);
+export function useClassEvents(id: string): SWRResponse<ClassEvents, Error> {
+  return useSWR<ClassEvents, Error>(`/classes/${id}/events`, read, { revalidateOnFocus: false });
 }
 
-export function useClassNote(
-  id: string,
-): SWRResponse<{ effort: number | null; note: string }, Error> {
-  return useSWR<{ effort: number | null; note: string }, Error>(`/classes/${id}/note`, read, {
-    revalidateOnFocus: false,
-  });
+export function useClassNote(id: string): SWRResponse<ClassNote, Error> {
+  return useSWR<ClassNote, Error>(`/classes/${id}/note`, read, { revalidateOnFocus: false });
 }
 
-export function usePeople(): SWRResponse<{ people: Person[] }, Error> {
-  return useSWR<{ people: Person[] }, Error>('/people', read);
+export function usePlanRevisions(id: string): SWRResponse<{ revisions: PlanRevisionRow[] }, Error> {
+  return useSWR<{ revisions: PlanRevisionRow[] }, Error>(`/classes/${id}/revisions`, read);
 }
 
-export function usePerson(id: string | undefined): SWRResponse<Person, Error> {
-  return useSWR<Person, Error>(id ? `/people/${id}` : null, read, { revalidateOnFocus: false });
+export function useAccount(): SWRResponse<Account, Error> {
+  return useSWR<Account, Error>('/account', read);
+}
+
+export function useWastebasket(): SWRResponse<{ wasted: Wasted[] }, Error> {
+  return useSWR<{ wasted: Wasted[] }, Error>('/wastebasket', read);
+}
+
+/** Who looked into health records, newest first, a page at a time. */
+export function useTrail() {
+  return useSWRInfinite<{ trail: TrailEntry[] }, Error>(
+    (_page, previous: { trail: TrailEntry[] } | null) => {
+      if (previous?.trail.length === 0) return null;
+      const last = previous?.trail.at(-1)?.id;
+      return last === undefined ? '/trail' : `/trail?before=${last}`;
+    },
+    read,
+  );
+}
+
+export function usePeople(): SWRResponse<{ people: RevisedPerson[] }, Error> {
+  return useSWR<{ people: RevisedPerson[] }, Error>('/people', read);
+}
+
+export function usePerson(id: string | undefined): SWRResponse<RevisedPerson, Error> {
+  return useSWR<RevisedPerson, Error>(id ? `/people/${id}` : null, read, { revalidateOnFocus: false });
 }
 
 export function useStudio(): SWRResponse<StudioSettings, Error> {
   return useSWR<StudioSettings, Error>('/studio', read, { revalidateOnFocus: false });
 }
 
-export function useTeam(): SWRResponse<{ team: TeamMember[] }, Error> {
-  return useSWR<{ team: TeamMember[] }, Error>('/team', read);
+interface Team {
+  team: TeamMember[];
+  invitations: Invitation[];
+}
+
+export function useTeam(): SWRResponse<Team, Error> {
+  return useSWR<Team, Error>('/team', read);
 }

@@ -22,6 +22,7 @@ describe('request', () => {
     expect(fetch).toHaveBeenCalledWith('/api/x', {
       method: 'PUT',
       body: '{"a":1}',
+      signal: expect.any(AbortSignal) as AbortSignal,
       headers: { 'Content-Type': 'application/json' },
     });
   });

@@ -28,6 +28,9 @@ export class RequestProblem extends Error {
 
 const OFFLINE = 'The server can’t be reached. Check the connection; nothing you wrote is lost.';
 
+/** A server that takes longer is as good as away; what was sent may have arrived all the same. */
+const ANSWER_WITHIN_MS = 30_000;
+
 /** Sends and reads JSON. Throws a `RequestProblem` for every refusal and for a lost connection. */
 export async function request<T>(method: string, path: string, body?: unknown): Promise<T> {
   const response = await send(method, path, body);
@@ -42,6 +45,7 @@ async function send(method: string, path: string, body: unknown): Promise<Respon
   try {
     return await fetch(`/api${path}`, {
       method,
+      signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
       ...(body === undefined
         ? {}
         : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
@@ -78,5 +82,7 @@ export function sentenceOf(error: unknown): string {
     const where = path.filter((part) => typeof part === 'string').join(' › ');
     return where ? `${where}: ${message}` : message;
   });
-  return [error.message, ...fields].join(' ');
+  const { requestId } = error.details;
+  const noted = error.status >= 500 && typeof requestId === 'string' ? [`(${requestId.slice(0, 8)})`] : [];
+  return [error.message, ...fields, ...noted].join(' ');
 }

@@ -10,6 +10,7 @@ import { NotFound } from '../../app/error-page.tsx';
 import { catalogue, isBuiltIn } from '../../data/catalogue.ts';
 import { exerciseFile } from '../../data/exercise-file.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
+import { saveFile } from '../../parts/save-file.ts';
 import { ToggleChip } from '../../parts/chip.tsx';
 import { Select } from '../../parts/select.tsx';
 import {
@@ -132,17 +133,9 @@ function Page({ exercise }: { exercise: Exercise }) {
 
 function Actions({ exercise }: { exercise: Exercise }) {
   const own = !isBuiltIn(exercise.slug);
-  const download = () => {
-    const file = new Blob([exerciseFile(exercise)], { type: 'application/json' });
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(file);
-    link.download = `${exercise.slug}.json`;
-    link.click();
-    URL.revokeObjectURL(link.href);
-  };
   return (
     <div className="flex flex-wrap gap-2">
-      <Button onClick={download}>
+      <Button onClick={() => saveFile(`${exercise.slug}.json`, exerciseFile(exercise))}>
         <Download size={16} aria-hidden /> Save as a file
       </Button>
       <Link to={`/library/${exercise.slug}/edit`} className={buttonClass('main')}>

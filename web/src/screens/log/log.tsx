@@ -9,9 +9,10 @@ import {
 } from '@wrenfern/core/log/summarise-class';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { useLesson } from '../../app/class-shell.tsx';
-import type { WholeClass } from '../../data/api-types.ts';
+import type { ClassNote, WholeClass } from '../../data/api-types.ts';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { useClassEvents, useClassNote, useSession } from '../../data/hooks.ts';
+import { saveMerged } from '../../data/save-merged.ts';
 import { request, sentenceOf } from '../../data/request.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { showTimeOfDay } from '../../parts/dates.ts';
@@ -26,8 +27,10 @@ export function Component() {
   const [openedAtMs] = useState(() => Date.now());
   const summary = useMemo(() => {
     if (!events.data) return undefined;
-    const { timeline } = analyseClass(lesson, lesson.plan);
-    return summariseClass(timeline, events.data.events, openedAtMs);
+    // The plan as it was taught: what is planned since is another class.
+    const { timeline } = analyseClass(lesson, events.data.taught?.plan ?? lesson.plan);
+    const pressed = events.data.pressed.map(({ event }) => event);
+    return summariseClass(timeline, pressed, openedAtMs);
   }, [lesson, events.data, openedAtMs]);
   if (events.error && !events.data) {
     return <Failed error={events.error} retry={() => void events.mutate()} />;
@@ -40,6 +43,12 @@ export function Component() {
           <>
             <Outline summary={summary} />
             <Items summary={summary} lesson={lesson} />
+            {summary.unplaced > 0 ? (
+              <p className="mt-2 text-soft">
+                {summary.unplaced} {summary.unplaced === 1 ? 'press names' : 'presses name'} an item
+                that this plan does not hold; it is left out here and kept in the log.
+              </p>
+            ) : null}
           </>
         ) : (
           <Empty title="Not taught yet">
@@ -201,25 +210,32 @@ function Afterwards({ classId }: { classId: string }) {
   return <NoteForm classId={classId} first={note.data} />;
 }
 
-function NoteForm({
-  classId,
-  first,
-}: {
-  classId: string;
-  first: { effort: number | null; note: string };
-}) {
+type Noted = Omit<ClassNote, 'revision'>;
+
+function NoteForm({ classId, first }: { classId: string; first: ClassNote }) {
+  const [saved, setSaved] = useState(first);
   const [effort, setEffort] = useState(first.effort);
   const [text, setText] = useState(first.note);
-  const changed = effort !== first.effort || text !== first.note;
+  const changed = effort !== saved.effort || text !== saved.note;
   const { mutate } = useClassNote(classId);
   const save = async () => {
     try {
-      const saved = await request<{ effort: number | null; note: string }>(
-        'PUT',
-        `/classes/${classId}/note`,
-        { effort, note: text },
-      );
-      await mutate(saved, { revalidate: false });
+      const now = await saveMerged<Noted, ClassNote>({
+        what: 'The note on this class',
+        revision: saved.revision,
+        base: { effort: saved.effort, note: saved.note },
+        mine: { effort, note: text },
+        send: (revision, value) =>
+          request<ClassNote>('PUT', `/classes/${classId}/note`, { revision, ...value }),
+        theirsOf: (current) => {
+          const { revision, ...value } = current as ClassNote;
+          return { revision, value };
+        },
+      });
+      setSaved(now);
+      setEffort(now.effort);
+      setText(now.note);
+      await mutate(now, { revalidate: false });
       toast.success('Kept in the log');
     } catch (error) {
       toast.error(sentenceOf(error));

@@ -96,14 +96,14 @@ function ChooseAnother({
     ? choices
     : [{ value: current, name: sayChoice(choice, item, catalogue) }, ...choices];
   const choose = async (value: string) => {
-    const saved = await save(booked.person.id, {
+    const saved = await save(booked, {
       choices: { ...booked.byHand, [item.id]: readChoice(value) },
     });
     if (saved) done();
   };
   const back = async () => {
     const { [item.id]: _dropped, ...choices } = booked.byHand;
-    if (await save(booked.person.id, { choices })) done();
+    if (await save(booked, { choices })) done();
   };
   return (
     <div className="flex flex-col gap-2">

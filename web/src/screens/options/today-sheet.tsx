@@ -53,7 +53,7 @@ function TodayForm({
     setToday(next);
   };
   const submit = async () => {
-    const saved = await save(booked.person.id, {
+    const saved = await save(booked, {
       todayNote: note.trim(),
       today: [...today].map((caution) => ({ caution, clearedBy: '', note: '' })),
     });

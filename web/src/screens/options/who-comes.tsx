@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useSWRConfig } from 'swr';
 import type { WholeClass } from '../../data/api-types.ts';
 import { usePeople } from '../../data/hooks.ts';
+import { saveMerged } from '../../data/save-merged.ts';
 import { request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
@@ -33,6 +34,11 @@ function BookingForm({ lesson, done }: { lesson: WholeClass; done: () => void })
   const people = usePeople();
   const [query, setQuery] = useState('');
   const [fault, setFault] = useState<string>();
+  // As it stood when the list was opened: what others book meanwhile is added to what is chosen here.
+  const [opened] = useState(() => ({
+    revision: lesson.attendeesRevision,
+    personIds: lesson.attendees.map(({ person }) => person.id),
+  }));
   const [booked, setBooked] = useState<ReadonlySet<string>>(
     new Set(lesson.attendees.map(({ person }) => person.id)),
   );
@@ -53,8 +59,17 @@ function BookingForm({ lesson, done }: { lesson: WholeClass; done: () => void })
   };
   const submit = async () => {
     try {
-      const saved = await request<WholeClass>('PUT', `/classes/${lesson.id}/attendees`, {
-        personIds: [...booked],
+      const saved = await saveMerged<string[], WholeClass>({
+        what: 'Who comes',
+        revision: opened.revision,
+        base: opened.personIds,
+        mine: [...booked],
+        send: (revision, personIds) =>
+          request<WholeClass>('PUT', `/classes/${lesson.id}/attendees`, { revision, personIds }),
+        theirsOf: (current) => {
+          const { revision, personIds } = current as { revision: number; personIds: string[] };
+          return { revision, value: personIds };
+        },
       });
       await mutate(`/classes/${lesson.id}`, saved, { revalidate: false });
       done();

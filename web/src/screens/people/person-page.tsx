@@ -8,9 +8,11 @@ import { FOUNDATIONS, type Foundation } from '@wrenfern/core/movement/vocabulary
 import { CAUTIONS, cautionOf, type CautionId } from '@wrenfern/core/people/cautions';
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { NotFound } from '../../app/error-page.tsx';
-import { usePerson } from '../../data/hooks.ts';
+import type { RevisedPerson } from '../../data/api-types.ts';
+import { usePerson, useSession } from '../../data/hooks.ts';
+import { saveMerged } from '../../data/save-merged.ts';
 import { request, RequestProblem, sentenceOf } from '../../data/request.ts';
-import { Button } from '../../parts/button.tsx';
+import { Button, buttonClass } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
@@ -90,7 +92,7 @@ function recordOf(values: RecordValues, known: Person | undefined): Omit<Person,
   };
 }
 
-function RecordForm({ known }: { known: Person | undefined }) {
+function RecordForm({ known }: { known: RevisedPerson | undefined }) {
   const navigate = useNavigate();
   const { mutate } = useSWRConfig();
   const form = useForm<RecordValues>({ defaultValues: valuesOf(known) });
@@ -99,8 +101,8 @@ function RecordForm({ known }: { known: Person | undefined }) {
     const body = recordOf(values, known);
     try {
       const saved = known
-        ? await request<Person>('PUT', `/people/${known.id}`, body)
-        : await request<Person>('POST', '/people', body);
+        ? await saveRecord(known, body)
+        : await request<RevisedPerson>('POST', '/people', body);
       // Classes carry people's records: what was worked out before is worked out again.
       await mutate(
         (key) => typeof key === 'string' && /^\/(people|classes|today)/.test(key),
@@ -124,6 +126,7 @@ function RecordForm({ known }: { known: Person | undefined }) {
       <div className="mt-1 mb-5 flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-3xl">{known?.name ?? 'New person'}</h1>
         <div className="flex gap-2">
+          {known ? <GivePerson person={known} /> : null}
           {known ? <RemovePerson person={known} /> : null}
           <Button
             look="main"
@@ -185,6 +188,25 @@ function RecordForm({ known }: { known: Person | undefined }) {
       </div>
     </form>
   );
+}
+
+type Body = Omit<Person, 'id'>;
+
+/** On top of what a colleague saved meanwhile: a caution that was added elsewhere stays. */
+function saveRecord(known: RevisedPerson, mine: Body): Promise<RevisedPerson> {
+  const bodyOf = ({ id: _id, revision: _revision, ...body }: RevisedPerson): Body => body;
+  return saveMerged<Body, RevisedPerson>({
+    what: `The record of ${known.name}`,
+    revision: known.revision,
+    base: bodyOf(known),
+    mine,
+    send: (revision, body) =>
+      request<RevisedPerson>('PUT', `/people/${known.id}`, { ...body, revision }),
+    theirsOf: (current) => {
+      const theirs = current as RevisedPerson;
+      return { revision: theirs.revision, value: bodyOf(theirs) };
+    },
+  });
 }
 
 function Holds({ form }: { form: UseFormReturn<RecordValues> }) {
@@ -290,13 +312,32 @@ function Cautions({ form }: { form: UseFormReturn<RecordValues> }) {
   );
 }
 
+/** What is kept about somebody, for them to have. */
+function GivePerson({ person }: { person: Person }) {
+  const session = useSession();
+  if (session.data?.user.role !== 'owner') return null;
+  const address = `/api/people/${person.id}/export`;
+  return (
+    <>
+      <a className={buttonClass('quiet')} href={`${address}?as=page`} target="_blank" rel="noreferrer">
+        All that is kept
+      </a>
+      <a className={buttonClass('quiet')} href={address} download>
+        As a file
+      </a>
+    </>
+  );
+}
+
 function RemovePerson({ person }: { person: Person }) {
   const navigate = useNavigate();
   const { mutate } = useSWRConfig();
   const [open, setOpen] = useState(false);
-  const remove = async () => {
+  const [isSure, setIsSure] = useState(false);
+  const isOwner = useSession().data?.user.role === 'owner';
+  const remove = async (all: '' | '/everything') => {
     try {
-      await request('DELETE', `/people/${person.id}`);
+      await request('DELETE', `/people/${person.id}${all}`);
       await mutate('/people');
       await navigate('/people');
     } catch (error) {
@@ -311,14 +352,35 @@ function RemovePerson({ person }: { person: Person }) {
       trigger={<Button>Remove</Button>}
     >
       <p className="mb-4">
-        The record and its bookings go for good. Classes that were taught stay.
+        The record goes into the wastebasket with its bookings. It can be taken out again for thirty
+        days. Classes that were taught stay.
       </p>
-      <div className="flex gap-2">
-        <Button look="warn" onClick={() => void remove()}>
-          Remove for good
+      <div className="flex flex-wrap gap-2">
+        <Button look="warn" onClick={() => void remove('')}>
+          Into the wastebasket
         </Button>
         <Button onClick={() => setOpen(false)}>Keep</Button>
       </div>
+      {isOwner ? (
+        <div className="mt-5 border-t border-line pt-4">
+          <p className="mb-3">
+            When {person.name} asks to be forgotten: everything goes for good, and the name goes from
+            notes of classes as well. Nothing brings it back.
+          </p>
+          <label className="mb-3 flex min-h-7 items-center gap-2">
+            <input
+              type="checkbox"
+              checked={isSure}
+              onChange={(event) => setIsSure(event.target.checked)}
+              className="size-4 accent-(--fern)"
+            />
+            I have given {person.name} what they asked for.
+          </label>
+          <Button look="warn" disabled={!isSure} onClick={() => void remove('/everything')}>
+            Erase for good
+          </Button>
+        </div>
+      ) : null}
     </Sheet>
   );
 }

@@ -1,44 +1,62 @@
-import { AlertDialog } from 'radix-ui';
-import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
-import { Button } from '../../parts/button.tsx';
+import type { Clash } from '@wrenfern/core/merge/merge-three';
+import { describeDose, Dose } from '@wrenfern/core/movement/dose';
+import { Item, itemsOf, type Plan } from '@wrenfern/core/plan/plan';
+import { catalogue } from '../../data/catalogue.ts';
+import { ClashesDialog, showValue, tellClash, type ToldClash } from '../../parts/clashes.tsx';
 import { useEditor } from './plan-context.tsx';
 
-/** Somebody else saved first: nothing is thrown away until one of the two is chosen. */
+/** Somebody else changed the same place of the plan and saved first. */
 export function ConflictDialog() {
   const save = useEditor((editor) => editor.save);
   const mine = useEditor((editor) => editor.plan);
   const settle = useEditor((editor) => editor.settle);
   if (save.status !== 'conflict') return null;
-  return (
-    <AlertDialog.Root open>
-      <AlertDialog.Portal>
-        <AlertDialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
-        <AlertDialog.Content className="fixed top-1/2 left-1/2 z-50 w-[min(32rem,calc(100vw-2rem))] -translate-x-1/2 -translate-y-1/2 rounded-2xl border border-line bg-paper p-6">
-          <AlertDialog.Title className="text-xl">
-            This class was changed somewhere else
-          </AlertDialog.Title>
-          <AlertDialog.Description className="my-3">
-            While you were planning here, a newer version was saved on another device or by a
-            colleague. Keep one of the two.
-          </AlertDialog.Description>
-          <dl className="mb-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-            <dt className="font-semibold">Yours</dt>
-            <dd>{describe(mine)}</dd>
-            <dt className="font-semibold">Theirs</dt>
-            <dd>{describe(save.theirs.plan)}</dd>
-          </dl>
-          <div className="flex flex-wrap gap-2">
-            <Button look="main" onClick={() => settle('mine')}>
-              Keep mine, replace theirs
-            </Button>
-            <Button onClick={() => settle('theirs')}>Take theirs, drop mine</Button>
-          </div>
-        </AlertDialog.Content>
-      </AlertDialog.Portal>
-    </AlertDialog.Root>
-  );
+  const clashes = save.clashes.map((clash) => tellPlanClash(clash, [mine, save.theirs.value]));
+  return <ClashesDialog what="This class" clashes={clashes} choose={settle} />;
 }
 
-function describe(plan: Plan): string {
-  return `“${plan.title}”, ${itemsOf(plan).length} items, ${Math.round(plan.targetS / 60)} min`;
+const FIELDS = new Map([
+  ['title', 'Title'],
+  ['targetS', 'Length in seconds'],
+  ['note', 'Note'],
+  ['machine', 'Machine'],
+  ['school', 'School'],
+  ['segments', 'Order of the parts'],
+  ['items', 'Order'],
+  ['dose', 'dose'],
+  ['options', 'options'],
+]);
+
+/** A place in a plan by the names of its parts and exercises. */
+function tellPlanClash(clash: Clash, plans: readonly Plan[]): ToldClash {
+  const names = new Map(
+    plans.flatMap((plan) => [
+      ...plan.segments.map(({ id, name }) => [id, name] as const),
+      ...itemsOf(plan).map((item) => [item.id, nameOf(item)] as const),
+    ]),
+  );
+  const last = clash.path.at(-1);
+  const where = clash.path
+    .filter((part) => (part !== 'segments' && part !== 'items') || part === last)
+    .map((part) => names.get(String(part)) ?? FIELDS.get(String(part)))
+    .filter((word) => word !== undefined);
+  return {
+    where: where.length > 0 ? where.join(', ') : tellClash(clash).where,
+    mine: showPart(clash.mine),
+    theirs: showPart(clash.theirs),
+  };
+}
+
+function showPart(value: unknown): string {
+  if (value === undefined) return 'taken out';
+  const dose = Dose.safeParse(value);
+  if (dose.success) return describeDose(dose.data);
+  const item = Item.safeParse(value);
+  if (item.success) return nameOf(item.data);
+  if (Array.isArray(value)) return value.map(showPart).join('\n');
+  return showValue(value);
+}
+
+function nameOf(item: Item): string {
+  return item.kind === 'pause' ? item.label : catalogue.require(item.exercise).name;
 }

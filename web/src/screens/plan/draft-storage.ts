@@ -1,23 +1,45 @@
 import { z } from 'zod';
-import { Plan } from '@wrenfern/core/plan/plan';
+import { StoredPlan } from '@wrenfern/core/plan/migrate-plan';
+import type { Plan } from '@wrenfern/core/plan/plan';
+import type { Unsaved } from '../../data/autosave.ts';
 import { readJson } from '../../data/read-json.ts';
-import type { Draft } from './plan-editor.ts';
 
-const StoredDraft = z.object({ revision: z.number().int(), plan: Plan });
+const StoredDraft = z
+  .object({
+    revision: z.number().int(),
+    value: StoredPlan.optional(),
+    base: StoredPlan.optional().catch(undefined),
+    /** Where earlier versions kept the plan. */
+    plan: StoredPlan.optional(),
+  })
+  .transform(({ revision, value, plan, base }) => ({ revision, value: value ?? plan, base }));
 
 const keyOf = (classId: string) => `wrenfern-draft-${classId}`;
 
-/** Edits that have not reached the server outlive the page on this device. */
-export function keepDraft(classId: string, draft: Draft | undefined): void {
-  if (draft) localStorage.setItem(keyOf(classId), JSON.stringify(draft));
-  else localStorage.removeItem(keyOf(classId));
+/** Edits that have not reached the server outlive the page on this device. False when it has no room. */
+export function keepDraft(classId: string, draft: Unsaved<Plan> | undefined): boolean {
+  try {
+    if (draft) localStorage.setItem(keyOf(classId), JSON.stringify(draft));
+    else localStorage.removeItem(keyOf(classId));
+    return true;
+  } catch (error) {
+    if (error instanceof DOMException) return false;
+    throw error;
+  }
 }
 
-/** The draft left here, or undefined; one that can't be read is not a plan and is dropped. */
-export function findDraft(classId: string): Draft | undefined {
+type Found =
+  | { status: 'none' }
+  | { status: 'found'; draft: Unsaved<Plan> }
+  /** Of another version, or damaged: kept as it is, to be saved as a file. */
+  | { status: 'unreadable'; text: string };
+
+/** What this device kept of a class that has not reached the server. */
+export function findDraft(classId: string): Found {
   const text = localStorage.getItem(keyOf(classId));
-  if (!text) return undefined;
+  if (!text) return { status: 'none' };
   const parsed = StoredDraft.safeParse(readJson(text));
-  if (!parsed.success) localStorage.removeItem(keyOf(classId));
-  return parsed.data;
+  if (!parsed.data?.value) return { status: 'unreadable', text };
+  const { revision, value, base } = parsed.data;
+  return { status: 'found', draft: { revision, value, base } };
 }

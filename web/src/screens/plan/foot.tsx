@@ -7,7 +7,7 @@ import { Rose } from '../../parts/rose.tsx';
 import { Balance } from './balance.tsx';
 import { FindingsStrip } from './findings-strip.tsx';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
-import type { SaveState } from './plan-editor.ts';
+import type { SaveState } from '../../data/autosave.ts';
 
 /** The total against the hour, the directions, what is left to settle, and whether it is saved. */
 export function Foot() {
@@ -67,7 +67,7 @@ function Total() {
   );
 }
 
-const SAID: Record<Exclude<SaveState['status'], 'refused'>, string> = {
+const SAID: Record<Exclude<SaveState<Plan>['status'], 'refused'>, string> = {
   saved: 'Saved',
   waiting: 'Saving …',
   saving: 'Saving …',

@@ -6,6 +6,7 @@ import { Field, inputClass } from '../../parts/field.tsx';
 import { IconButton } from '../../parts/icon-button.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
+import { ClassPart } from './class-part.tsx';
 import { SchoolPart } from './school-part.tsx';
 
 /** The class as a whole: its name, length, school, parts and how its time divides. */
@@ -43,6 +44,7 @@ export function PlanDetailsPanel() {
         />
       </div>
       <SchoolPart />
+      <ClassPart />
       <Field label="Note for the class">
         {(named) => (
           <textarea

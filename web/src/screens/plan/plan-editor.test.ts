@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { Plan } from '@wrenfern/core/plan/plan';
 import { RequestProblem } from '../../data/request.ts';
-import { createPlanEditor, type Draft } from './plan-editor.ts';
+import type { Unsaved } from '../../data/autosave.ts';
+import { createPlanEditor } from './plan-editor.ts';
 
 const plan = Plan.parse({
   format: 'wrenfern-plan/1',
@@ -24,7 +25,7 @@ type Send = (revision: number, sent: Plan) => Promise<{ revision: number }>;
 /** An editor whose server and clock are ours. */
 function setUp(send: Send = (revision) => Promise.resolve({ revision: revision + 1 })) {
   const sent: { revision: number; plan: Plan }[] = [];
-  const drafts: (Draft | undefined)[] = [];
+  const drafts: (Unsaved<Plan> | undefined)[] = [];
   const timers: { ms: number; call: () => void }[] = [];
   const editor = createPlanEditor({
     plan,
@@ -46,7 +47,7 @@ function setUp(send: Send = (revision) => Promise.resolve({ revision: revision +
 }
 
 const stale = (theirs: Plan) =>
-  new RequestProblem('stale', 409, 'Changed.', [], { revision: 7, plan: theirs });
+  new RequestProblem('stale', 409, 'Changed.', [], { current: { revision: 7, plan: theirs } });
 
 describe('editing', () => {
   it('changes the plan and waits a moment before it saves', () => {
@@ -64,7 +65,10 @@ describe('editing', () => {
     expect(timers).toHaveLength(1);
     await now().saveNow();
     expect(sent.map(({ plan: { title } }) => title)).toEqual(['C']);
-    expect(now()).toMatchObject({ revision: 2, save: { status: 'saved' } });
+    expect(now().save.status).toBe('saved');
+    rename('D');
+    await now().saveNow();
+    expect(sent.at(-1)?.revision).toBe(2);
   });
 
   it('says why an edit was refused, and changes nothing', () => {
@@ -122,24 +126,29 @@ describe('undo and redo', () => {
 });
 
 describe('saving', () => {
-  it('sends again what was edited while it was sending', async () => {
-    let answer = (_saved: { revision: number }) => {};
-    const { now, rename, sent, timers } = setUp(() => new Promise((resolve) => (answer = resolve)));
+  it('sends what was edited while it was sending, with the revision that came of it', async () => {
+    const answers: ((saved: { revision: number }) => void)[] = [];
+    const { now, rename, sent, timers } = setUp(() => new Promise((done) => answers.push(done)));
     rename('A');
     const saving = now().saveNow();
     rename('B');
-    answer({ revision: 2 });
+    // One save at a time: asked for again, it waits for the one under way.
+    void now().saveNow();
+    expect(sent).toHaveLength(1);
+    expect(now().save.status).toBe('saving');
+    answers[0]?.({ revision: 2 });
     await saving;
     expect(now().save.status).toBe('waiting');
     expect(timers).toHaveLength(1);
     void now().saveNow();
     expect(sent.at(-1)).toMatchObject({ revision: 2, plan: { title: 'B' } });
+    expect(sent).toHaveLength(2);
   });
 
   it('keeps a draft until the server has it', async () => {
     const { now, rename, drafts } = setUp();
     rename('A');
-    expect(drafts.at(-1)).toMatchObject({ revision: 1, plan: { title: 'A' } });
+    expect(drafts.at(-1)).toMatchObject({ revision: 1, value: { title: 'A' }, base: plan });
     await now().saveNow();
     expect(drafts.at(-1)).toBeUndefined();
   });
@@ -178,38 +187,60 @@ describe('saving', () => {
   });
 });
 
-describe('a conflict', () => {
+describe('a newer version on the server', () => {
   const theirs = { ...plan, title: 'Theirs' };
 
-  async function inConflict() {
+  /** An editor whose first save is answered with a newer document. */
+  async function beaten(newer: Plan, mine: (parts: ReturnType<typeof setUp>) => void) {
     let first = true;
     const parts = setUp((revision) => {
       if (!first) return Promise.resolve({ revision: revision + 1 });
       first = false;
-      return Promise.reject(stale(theirs));
+      return Promise.reject(stale(newer));
     });
-    parts.rename('Mine');
+    mine(parts);
     await parts.now().saveNow();
     return parts;
   }
 
-  it('holds both versions and saves nothing more', async () => {
+  const inConflict = () => beaten(theirs, ({ rename }) => rename('Mine'));
+
+  it('is merged without a word where it does not touch what was done here', async () => {
+    const { now, sent } = await beaten(theirs, ({ now: editor }) =>
+      editor().edit({ type: 'removeItem', itemId: 'a' }),
+    );
+    await now().saveNow();
+    const [segment] = sent.at(-1)?.plan.segments ?? [];
+    expect(sent.at(-1)).toMatchObject({ revision: 7, plan: { title: 'Theirs' } });
+    expect(segment?.items.map(({ id }) => id)).toEqual(['b']);
+    expect(now().save.status).toBe('saved');
+  });
+
+  it('holds both where the same was changed, tells what, and saves nothing more', async () => {
     const { now, rename, sent } = await inConflict();
-    expect(now().save).toEqual({ status: 'conflict', theirs: { revision: 7, plan: theirs } });
+    expect(now().save).toEqual({
+      status: 'conflict',
+      theirs: { revision: 7, value: theirs },
+      clashes: [{ path: ['title'], mine: 'Mine', theirs: 'Theirs' }],
+    });
     rename('Mine too');
     await now().saveNow();
     expect(sent).toHaveLength(1);
     expect(now().plan.title).toBe('Mine too');
   });
 
-  it('is none when theirs says the same: an answer of ours was lost', async () => {
+  it('is none when it says the same: an answer of ours was lost', async () => {
     const { note, ...rest } = plan;
-    const same = { note, ...rest, title: 'Mine' };
-    const { now, rename, drafts } = setUp(() => Promise.reject(stale(same)));
+    const { now, rename, drafts, sent } = setUp(() =>
+      Promise.reject(stale({ note, ...rest, title: 'Mine' })),
+    );
     rename('Mine');
     await now().saveNow();
-    expect(now()).toMatchObject({ revision: 7, save: { status: 'saved' } });
+    expect(now().save.status).toBe('saved');
     expect(drafts.at(-1)).toBeUndefined();
+    rename('Later');
+    await now().saveNow();
+    expect(sent.at(-1)?.revision).toBe(7);
   });
 
   it('keeps mine by saving it over theirs', async () => {
@@ -217,13 +248,51 @@ describe('a conflict', () => {
     now().settle('mine');
     await now().saveNow();
     expect(sent.at(-1)).toMatchObject({ revision: 7, plan: { title: 'Mine' } });
-    expect(now()).toMatchObject({ revision: 8, save: { status: 'saved' } });
+    expect(now().save.status).toBe('saved');
   });
 
   it('takes theirs and forgets the steps that led to mine', async () => {
     const { now, drafts } = await inConflict();
     now().settle('theirs');
-    expect(now()).toMatchObject({ plan: theirs, revision: 7, past: [], save: { status: 'saved' } });
+    expect(now()).toMatchObject({ plan: theirs, past: [], save: { status: 'saved' } });
     expect(drafts.at(-1)).toBeUndefined();
+  });
+});
+
+describe('edits of an earlier visit', () => {
+  const resume = async (unsaved: Unsaved<Plan>) => {
+    const sent: [number, string][] = [];
+    const editor = createPlanEditor({
+      plan: { ...plan, title: 'Theirs' },
+      revision: 4,
+      unsaved,
+      send: (revision, document) => {
+        sent.push([revision, document.title]);
+        return revision === 4
+          ? Promise.resolve({ revision: 5 })
+          : Promise.reject(
+              new RequestProblem('stale', 409, 'Changed.', [], {
+                current: { revision: 4, plan: { ...plan, title: 'Theirs' } },
+              }),
+            );
+      },
+      keepDraft: () => undefined,
+      later: () => () => undefined,
+    });
+    editor.getState().resume();
+    await editor.getState().saveNow();
+    return { editor, sent };
+  };
+
+  it('are sent with the revision that they were made on', async () => {
+    const mine = { ...plan, title: 'Mine' };
+    const { editor, sent } = await resume({ revision: 3, value: mine, base: plan });
+    expect(sent).toEqual([[3, 'Mine']]);
+    expect(editor.getState().save.status).toBe('conflict');
+  });
+
+  it('never overwrite a newer plan when nobody knows what they were made on', async () => {
+    const { editor } = await resume({ revision: 3, value: { ...plan, title: 'Mine' } });
+    expect(editor.getState().save.status).toBe('conflict');
   });
 });

@@ -1,40 +1,26 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { applyEdit, type Edit, type EditRefusal } from '@wrenfern/core/plan/edits';
 import { Plan as PlanSchema, type Plan } from '@wrenfern/core/plan/plan';
-import { RequestProblem, sentenceOf } from '../../data/request.ts';
-
-/** How the saved document stands against the one on the screen. */
-export type SaveState =
-  | { status: 'saved' }
-  | { status: 'waiting' }
-  | { status: 'saving' }
-  | { status: 'offline' }
-  | { status: 'refused'; sentence: string }
-  | { status: 'conflict'; theirs: { revision: number; plan: Plan } };
-
-/** Kept on this device while the newest edits have not reached the server. */
-export interface Draft {
-  revision: number;
-  plan: Plan;
-}
+import { createAutosave, type SaveState, type Unsaved } from '../../data/autosave.ts';
 
 interface EditorParts {
   plan: Plan;
   revision: number;
+  /** Edits that this device kept from an earlier visit, and what they were made on. */
+  unsaved?: Unsaved<Plan> | undefined;
   /** Sends the document; resolves to its new revision. */
   send: (revision: number, plan: Plan) => Promise<{ revision: number }>;
-  keepDraft: (draft: Draft | undefined) => void;
+  keepDraft: (draft: Unsaved<Plan> | undefined) => void;
   /** Calls back once after so many milliseconds. */
   later: (ms: number, call: () => void) => () => void;
 }
 
 export interface PlanEditor {
   plan: Plan;
-  revision: number;
   selectedId: string | undefined;
   /** The finding that is open at the foot, by `findingId`. */
   focusedFinding: string | undefined;
-  save: SaveState;
+  save: SaveState<Plan>;
   past: Edit[];
   future: Edit[];
   /** Why the last edit was refused. */
@@ -45,22 +31,32 @@ export interface PlanEditor {
   select: (itemId: string | undefined) => void;
   focusFinding: (id: string | undefined) => void;
   saveNow: () => Promise<void>;
-  /** Ends a conflict: mine saved over theirs, or theirs in place of mine. */
+  /** Ends a conflict: what does not touch is kept from both, the rest as said. */
   settle: (keep: 'mine' | 'theirs') => void;
+  /** Sends what this device kept from an earlier visit. */
+  resume: () => void;
 }
 
-const SAVE_AFTER_MS = 700;
-const TRY_AGAIN_MS = 4000;
 const UNDO_STEPS = 200;
 
 /** The plan on the screen: every change is a named edit, kept for undo and saved by itself. */
 export function createPlanEditor(parts: EditorParts): StoreApi<PlanEditor> {
-  let cancelTimer = () => {};
   return createStore<PlanEditor>((set, get) => {
-    const schedule = (ms: number) => {
-      cancelTimer();
-      cancelTimer = parts.later(ms, () => void get().saveNow());
-    };
+    const autosave = createAutosave<Plan>({
+      saved: startedFrom(parts),
+      read: () => get().plan,
+      // Another document: the steps that led to the one before lead nowhere now.
+      put: (plan) => set({ plan, past: [], future: [] }),
+      send: parts.send,
+      theirsOf: ({ details }) => {
+        const { revision, plan } = details.current as { revision: number; plan: Plan };
+        return { revision, value: plan };
+      },
+      keep: parts.keepDraft,
+      isSame,
+      tell: (save) => set({ save }),
+      later: parts.later,
+    });
 
     const change = (edit: Edit, remember: (inverse: Edit) => Partial<PlanEditor>) => {
       const result = applyEdit(get().plan, edit);
@@ -68,20 +64,12 @@ export function createPlanEditor(parts: EditorParts): StoreApi<PlanEditor> {
         set({ refusal: result.reason });
         return;
       }
-      const isBlocked = get().save.status === 'conflict';
-      set({
-        plan: result.plan,
-        refusal: undefined,
-        ...remember(result.inverse),
-        ...(isBlocked ? {} : { save: { status: 'waiting' } }),
-      });
-      parts.keepDraft({ revision: get().revision, plan: result.plan });
-      if (!isBlocked) schedule(SAVE_AFTER_MS);
+      set({ plan: result.plan, refusal: undefined, ...remember(result.inverse) });
+      autosave.changed();
     };
 
     return {
-      plan: parts.plan,
-      revision: parts.revision,
+      plan: parts.unsaved?.value ?? parts.plan,
       selectedId: undefined,
       focusedFinding: undefined,
       save: { status: 'saved' },
@@ -117,65 +105,29 @@ export function createPlanEditor(parts: EditorParts): StoreApi<PlanEditor> {
 
       focusFinding: (focusedFinding) => set({ focusedFinding }),
 
-      saveNow: async () => {
-        cancelTimer();
-        const { plan, revision, save } = get();
-        if (save.status === 'saved' || save.status === 'saving' || save.status === 'conflict')
-          return;
-        set({ save: { status: 'saving' } });
-        try {
-          const saved = await parts.send(revision, plan);
-          const isNewest = get().plan === plan;
-          set({ revision: saved.revision, save: { status: isNewest ? 'saved' : 'waiting' } });
-          parts.keepDraft(isNewest ? undefined : { revision: saved.revision, plan: get().plan });
-          if (!isNewest) schedule(SAVE_AFTER_MS);
-        } catch (error) {
-          const failed = failure(error);
-          if (failed.status === 'conflict' && isSame(failed.theirs.plan, get().plan)) {
-            // An earlier save of ours arrived, only its answer did not.
-            set({ revision: failed.theirs.revision, save: { status: 'saved' } });
-            parts.keepDraft(undefined);
-            return;
-          }
-          set({ save: failed });
-          if (failed.status === 'offline') schedule(TRY_AGAIN_MS);
-        }
-      },
+      saveNow: autosave.saveNow,
 
-      settle: (keep) => {
-        const { save, plan } = get();
-        if (save.status !== 'conflict') return;
-        const { theirs } = save;
-        if (keep === 'mine') {
-          set({ revision: theirs.revision, save: { status: 'waiting' } });
-          parts.keepDraft({ revision: theirs.revision, plan });
-          schedule(0);
-          return;
-        }
-        set({
-          plan: theirs.plan,
-          revision: theirs.revision,
-          past: [],
-          future: [],
-          save: { status: 'saved' },
-        });
-        parts.keepDraft(undefined);
+      settle: autosave.settle,
+
+      resume: () => {
+        if (!parts.unsaved) return;
+        autosave.changed();
+        void autosave.saveNow();
       },
     };
   });
 }
 
-function failure(error: unknown): SaveState {
-  if (error instanceof RequestProblem && error.code === 'stale') {
-    const { revision, plan } = error.details as { revision: number; plan: Plan };
-    return { status: 'conflict', theirs: { revision, plan } };
-  }
-  const isAway = error instanceof RequestProblem && (error.status === 0 || error.status >= 500);
-  return isAway ? { status: 'offline' } : { status: 'refused', sentence: sentenceOf(error) };
+/** What the first save says it was made from. */
+function startedFrom({ plan, revision, unsaved }: EditorParts) {
+  if (!unsaved) return { revision, base: plan };
+  const base = unsaved.revision === revision ? plan : unsaved.base;
+  return { revision: unsaved.revision, base };
 }
 
 /** Read through the schema, two documents of the same content have the same letters. */
 function isSame(one: Plan, other: Plan): boolean {
+  if (one === other) return true;
   const letters = (plan: Plan) => JSON.stringify(PlanSchema.parse(plan));
   return letters(one) === letters(other);
 }

@@ -15,6 +15,7 @@ import {
 import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
 import { ListPlus, PanelRight } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
+import { toast } from 'sonner';
 import { useStore } from 'zustand';
 import { useSWRConfig } from 'swr';
 import type { Analysis } from '@wrenfern/core';
@@ -24,12 +25,14 @@ import { useLesson } from '../../app/class-shell.tsx';
 import { KeysHelp } from '../../app/keys-help.tsx';
 import type { WholeClass } from '../../data/api-types.ts';
 import { catalogue } from '../../data/catalogue.ts';
+import type { Unsaved } from '../../data/autosave.ts';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { request } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 import { CataloguePanel } from './catalogue-panel.tsx';
 import { ConflictDialog } from './conflict-dialog.tsx';
+import { UnreadableDraft } from './unreadable-draft.tsx';
 import { findDraft, keepDraft } from './draft-storage.ts';
 import { dropNew, dropRow, headerId, rowId, slugOf } from './drag.ts';
 import { Foot } from './foot.tsx';
@@ -48,10 +51,15 @@ export function Component() {
   return <PlanScreen key={lesson.id} lesson={lesson} />;
 }
 
-function startEditor(lesson: WholeClass, onSaved: (revision: number, plan: Plan) => void) {
+function startEditor(
+  lesson: WholeClass,
+  unsaved: Unsaved<Plan> | undefined,
+  onSaved: (revision: number, plan: Plan) => void,
+) {
   const editor = createPlanEditor({
     plan: lesson.plan,
     revision: lesson.revision,
+    unsaved,
     send: async (revision, plan) => {
       const saved = await request<{ revision: number }>('PUT', `/classes/${lesson.id}/plan`, {
         revision,
@@ -60,28 +68,24 @@ function startEditor(lesson: WholeClass, onSaved: (revision: number, plan: Plan)
       onSaved(saved.revision, plan);
       return saved;
     },
-    keepDraft: (draft) => keepDraft(lesson.id, draft),
+    keepDraft: (draft) => {
+      if (keepDraft(lesson.id, draft)) return;
+      toast.error('This device has no room to keep what is not saved yet.', { id: 'no-room' });
+    },
     later: (ms, call) => {
       const timer = setTimeout(call, ms);
       return () => clearTimeout(timer);
     },
   });
-  const draft = findDraft(lesson.id);
-  if (draft) {
-    editor.setState({
-      plan: draft.plan,
-      revision: draft.revision,
-      save: { status: 'waiting' },
-    });
-    void editor.getState().saveNow();
-  }
+  editor.getState().resume();
   return editor;
 }
 
 function PlanScreen({ lesson }: { lesson: WholeClass }) {
   const { mutate } = useSWRConfig();
+  const [found] = useState(() => findDraft(lesson.id));
   const [editor] = useState(() =>
-    startEditor(lesson, (revision, saved) => {
+    startEditor(lesson, found.status === 'found' ? found.draft : undefined, (revision, saved) => {
       void mutate(
         `/classes/${lesson.id}`,
         (known?: WholeClass) =>
@@ -153,6 +157,9 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
       </DragArea>
       <Foot />
       <ConflictDialog />
+      {found.status === 'unreadable' ? (
+        <UnreadableDraft classId={lesson.id} text={found.text} />
+      ) : null}
       <KeysHelp keys={PLAN_KEYS} />
     </PlanScreenContext>
   );

@@ -1,25 +1,25 @@
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link } from 'react-router';
 import { useDoor } from '../../data/hooks.ts';
 import { request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { DoorFrame } from './door-frame.tsx';
 import { useEnter } from './enter.ts';
+import { FormError } from './form-error.tsx';
 
-/** The demo studio's own page: one press, and only into the demo. */
+/** One press into a demo studio of one's own. */
 export function Component() {
-  const { slug = '' } = useParams();
   const door = useDoor();
   const enter = useEnter();
   const [fault, setFault] = useState<string>();
+  const [busy, setBusy] = useState(false);
   if (door.error) return <Failed error={door.error} retry={() => void door.mutate()} />;
-  if (!door.data) return <Loading what="the studio’s door" />;
-  const { demo } = door.data;
-  if (demo?.slug !== slug) {
+  if (!door.data) return <Loading what="the demo’s door" />;
+  if (!door.data.demo) {
     return (
       <DoorFrame>
-        <h1 className="text-2xl">This studio’s door is closed</h1>
+        <h1 className="text-2xl">There is no demo here</h1>
         <p className="my-3">Members come in with their email and password.</p>
         <Link className="font-semibold text-fern underline" to="/sign-in">
           Sign in
@@ -28,31 +28,33 @@ export function Component() {
     );
   }
   const comeIn = async () => {
+    setBusy(true);
     try {
-      await request('POST', '/demo-session', { studio: slug });
+      const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
+      await request('POST', '/demo-session', { timeZone });
       await enter();
     } catch (error) {
       setFault(sentenceOf(error));
+      setBusy(false);
     }
   };
   return (
     <DoorFrame>
-      <h1 className="text-2xl">{demo.name}</h1>
+      <h1 className="text-2xl">Tilework Studio, a demo</h1>
       <p className="my-3 text-base">
         A former tile factory with fourteen mats, one cupboard, and bell-ringers, orchard pickers
-        and tram drivers in the same class. All of it is invented, and yours to change.
+        and tram drivers in the same class. All of it is invented, and this one is yours alone: it
+        is dated from today, and gone a day after you last used it. Put nobody’s real data in.
       </p>
-      {fault ? (
-        <p role="alert" className="mb-3 text-copper">
-          {fault}
-        </p>
-      ) : null}
-      <Button look="main" className="min-h-11 w-full" onClick={() => void comeIn()}>
-        Come in as Rowan, who teaches here
-      </Button>
+      <div className="flex flex-col gap-3">
+        <FormError message={fault} />
+        <Button look="main" className="min-h-11 w-full" disabled={busy} onClick={() => void comeIn()}>
+          {busy ? 'Laying out the mats …' : 'Come in as Rowan, who teaches here'}
+        </Button>
+      </div>
       <p className="mt-6">
         <Link className="font-semibold text-fern underline" to="/sign-in">
-          Sign in to another studio
+          Sign in to a studio
         </Link>
       </p>
     </DoorFrame>

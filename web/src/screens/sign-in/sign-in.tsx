@@ -3,37 +3,49 @@ import { Link } from 'react-router';
 import { useForm } from 'react-hook-form';
 import { useDoor } from '../../data/hooks.ts';
 import { request, RequestProblem, sentenceOf } from '../../data/request.ts';
-import { Button, buttonClass } from '../../parts/button.tsx';
+import { Button } from '../../parts/button.tsx';
 import { TextField } from '../../parts/field.tsx';
 import { DoorFrame } from './door-frame.tsx';
 import { useEnter } from './enter.ts';
+import { FormError } from './form-error.tsx';
+import { SetUp } from './set-up.tsx';
 
 export function Component() {
   const door = useDoor();
   const [settingUp, setSettingUp] = useState(false);
+  if (settingUp) {
+    return (
+      <DoorFrame>
+        <SetUp needsCode={!(door.data?.isSetUp && door.data.allowStudios)} />
+        <Button look="quiet" className="mt-3 w-full" onClick={() => setSettingUp(false)}>
+          Back to sign in
+        </Button>
+      </DoorFrame>
+    );
+  }
+  const begin = (words: string) => (
+    <button
+      type="button"
+      className="font-semibold text-fern underline"
+      onClick={() => setSettingUp(true)}
+    >
+      {words}
+    </button>
+  );
   return (
     <DoorFrame>
-      {settingUp ? <SetUp /> : <SignIn />}
-      {door.data?.canSetUp && !settingUp ? (
-        <p className="mt-6">
-          First time here?{' '}
-          <button
-            type="button"
-            className="font-semibold text-fern underline"
-            onClick={() => setSettingUp(true)}
-          >
-            Set up your studio
-          </button>
-        </p>
+      <SignIn />
+      {door.data && !door.data.isSetUp ? (
+        <p className="mt-6">First time here? {begin('Set up your studio')}</p>
       ) : null}
-      {door.data?.demo ? (
+      {door.data?.isSetUp ? (
+        <p className="mt-6">{begin('Set up another studio')}</p>
+      ) : null}
+      {door.data?.demo && !door.data.isSetUp ? (
         <p className="mt-4 border-t border-line pt-4">
           Only looking?{' '}
-          <Link
-            className="font-semibold text-fern underline"
-            to={`/studios/${door.data.demo.slug}`}
-          >
-            Visit {door.data.demo.name}
+          <Link className="font-semibold text-fern underline" to="/demo">
+            Look round in a demo studio
           </Link>
           , where everyone is invented.
         </p>
@@ -45,18 +57,22 @@ export function Component() {
 interface SignInForm {
   email: string;
   password: string;
+  code: string;
 }
 
 function SignIn() {
   const enter = useEnter();
-  const form = useForm<SignInForm>({ defaultValues: { email: '', password: '' } });
+  const [wantsCode, setWantsCode] = useState(false);
+  const form = useForm<SignInForm>({ defaultValues: { email: '', password: '', code: '' } });
   const { errors, isSubmitting } = form.formState;
-  const submit = form.handleSubmit(async (values) => {
+  const submit = form.handleSubmit(async ({ code, ...values }) => {
     try {
-      await request('POST', '/session', values);
+      await request('POST', '/session', { ...values, ...(wantsCode ? { code } : {}) });
       await enter();
     } catch (error) {
-      form.setError('root', { message: sentenceOf(error) });
+      const isAsked = error instanceof RequestProblem && error.code === 'second-factor';
+      if (isAsked && !wantsCode) setWantsCode(true);
+      else form.setError('root', { message: sentenceOf(error) });
     }
   });
   return (
@@ -76,92 +92,23 @@ function SignIn() {
         error={errors.password?.message}
         {...form.register('password', { required: 'Give your password.' })}
       />
+      {wantsCode ? (
+        <TextField
+          label="Code from your authenticator"
+          inputMode="numeric"
+          autoComplete="one-time-code"
+          maxLength={6}
+          error={errors.code?.message}
+          {...form.register('code', { pattern: { value: /^[0-9]{6}$/, message: 'Six digits.' } })}
+        />
+      ) : null}
       <FormError message={errors.root?.message} />
       <Button look="main" type="submit" disabled={isSubmitting}>
         Sign in
       </Button>
+      <p className="text-soft">
+        Forgotten your password? Whoever owns the studio gives you a link to choose another.
+      </p>
     </form>
-  );
-}
-
-interface SetUpForm {
-  studio: string;
-  name: string;
-  email: string;
-  password: string;
-}
-
-function SetUp() {
-  const enter = useEnter();
-  const form = useForm<SetUpForm>({
-    defaultValues: { studio: '', name: '', email: '', password: '' },
-  });
-  const { errors, isSubmitting } = form.formState;
-  const submit = form.handleSubmit(async (values) => {
-    try {
-      const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
-      await request('POST', '/set-up', { ...values, timeZone });
-      await enter();
-    } catch (error) {
-      if (error instanceof RequestProblem) {
-        for (const { path, message } of error.fields) {
-          form.setError(String(path[0]) as keyof SetUpForm, { message });
-        }
-      }
-      form.setError('root', { message: sentenceOf(error) });
-    }
-  });
-  return (
-    <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-4" noValidate>
-      <h1 className="text-2xl">Set up your studio</h1>
-      <TextField
-        label="Studio"
-        error={errors.studio?.message}
-        {...form.register('studio', { required: 'Give the studio a name.' })}
-      />
-      <TextField
-        label="Your name"
-        autoComplete="name"
-        error={errors.name?.message}
-        {...form.register('name', { required: 'Give your name.' })}
-      />
-      <TextField
-        label="Email"
-        type="email"
-        autoComplete="username"
-        error={errors.email?.message}
-        {...form.register('email', { required: 'Give your email address.' })}
-      />
-      <TextField
-        label="Password"
-        type="password"
-        autoComplete="new-password"
-        hint="At least 10 characters."
-        error={errors.password?.message}
-        {...form.register('password', {
-          required: 'Choose a password.',
-          minLength: { value: 10, message: 'At least 10 characters.' },
-        })}
-      />
-      <FormError message={errors.root?.message} />
-      <Button look="main" type="submit" disabled={isSubmitting}>
-        Begin
-      </Button>
-      <a className={buttonClass('quiet')} href="/sign-in">
-        Back to sign in
-      </a>
-    </form>
-  );
-}
-
-function FormError({ message }: { message: string | undefined }) {
-  if (!message) return null;
-  return (
-    <p
-      role="alert"
-      className="rounded-lg border border-copper-line bg-copper-soft p-2.5 text-copper"
-    >
-      {message}
-    </p>
   );
 }

@@ -4,6 +4,7 @@ import type { SchoolRules } from '@wrenfern/core/plan/school';
 import type { Pace } from '@wrenfern/core/plan/timing/pace';
 import type { Cupboard } from '@wrenfern/core/room/props';
 import type { StudioSettings } from '../../data/api-types.ts';
+import { saveMerged } from '../../data/save-merged.ts';
 import { request, sentenceOf } from '../../data/request.ts';
 
 interface StudioChange {
@@ -12,18 +13,51 @@ interface StudioChange {
   schools?: SchoolRules[];
 }
 
-/** Saves a change of the studio and fetches again what follows from it. True when it was saved. */
+/** Changes go out one after the other: each is made on what the one before it left. */
+let underWay: Promise<unknown> = Promise.resolve();
+
+type Settings = Pick<StudioSettings, 'cupboard' | 'pace' | 'schools'>;
+
+/** Shows a change of the studio at once, saves it, and fetches again what follows from it. */
 export function useStudioChange() {
-  const { mutate } = useSWRConfig();
-  return async (change: StudioChange): Promise<boolean> => {
+  const { mutate, cache } = useSWRConfig();
+  const known = () => cache.get('/studio')?.data as StudioSettings | undefined;
+  const save = async (base: Settings, mine: Settings, change: StudioChange): Promise<boolean> => {
     try {
-      const saved = await request<StudioSettings>('PATCH', '/studio', change);
-      await mutate('/studio', saved, { revalidate: false });
+      const saved = await saveMerged<Settings, StudioSettings>({
+        what: 'The studio',
+        revision: known()?.revision ?? 0,
+        base,
+        mine,
+        // Only what was touched is sent; a merge with somebody else's may touch more.
+        send: (revision, value) =>
+          request<StudioSettings>('PATCH', '/studio', {
+            revision,
+            ...Object.fromEntries(
+              Object.keys(change).map((field) => [field, value[field as keyof Settings]]),
+            ),
+          }),
+        theirsOf: (current) => {
+          const { revision, ...value } = current as StudioSettings;
+          return { revision, value };
+        },
+      });
+      await mutate('/studio', { ...known(), ...saved }, { revalidate: false });
       await mutate((key) => typeof key === 'string' && /^\/(classes|today)/.test(key));
       return true;
     } catch (error) {
       toast.error(sentenceOf(error));
+      await mutate('/studio');
       return false;
     }
+  };
+  return async (change: StudioChange): Promise<boolean> => {
+    const before = known();
+    if (!before) return false;
+    const mine = { ...before, ...change };
+    await mutate('/studio', mine, { revalidate: false });
+    const saved = underWay.then(() => save(before, mine, change));
+    underWay = saved;
+    return saved;
   };
 }

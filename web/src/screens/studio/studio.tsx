@@ -1,17 +1,13 @@
-import { Trash2 } from 'lucide-react';
-import { useForm } from 'react-hook-form';
-import { toast } from 'sonner';
+import { Link } from 'react-router';
 import { PROPS } from '@wrenfern/core/movement/vocabulary';
 import type { StudioSettings } from '../../data/api-types.ts';
-import { useSession, useStudio, useTeam } from '../../data/hooks.ts';
-import { request, sentenceOf } from '../../data/request.ts';
-import { Button } from '../../parts/button.tsx';
-import { TextField } from '../../parts/field.tsx';
+import { useSession, useStudio } from '../../data/hooks.ts';
 import { Select } from '../../parts/select.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { SchoolsPart } from './schools-part.tsx';
+import { TeamPart } from './team-part.tsx';
 import { useStudioChange } from './studio-change.ts';
 
 /** The studio: its cupboard, its pace, its team. Only the owner changes it. */
@@ -22,7 +18,9 @@ export function Component() {
     return <Failed error={studio.error} retry={() => void studio.mutate()} />;
   }
   if (!studio.data) return <Loading what="the studio" />;
-  const isOwner = session.data?.user.role === 'owner';
+  const role = session.data?.user.role;
+  const isOwner = role === 'owner';
+  const mayTeach = isOwner || role === 'instructor';
   return (
     <div className="grid gap-x-12 gap-y-10 pt-8 lg:grid-cols-[1.4fr_1fr]">
       <h1 className="text-3xl lg:col-span-2">{studio.data.name}</h1>
@@ -32,7 +30,8 @@ export function Component() {
       </div>
       <div className="flex flex-col gap-10">
         <PacePart studio={studio.data} isOwner={isOwner} />
-        <TeamPart isOwner={isOwner} />
+        {mayTeach ? <TeamPart isOwner={isOwner} /> : null}
+        {isOwner ? <KeepingPart /> : null}
       </div>
     </div>
   );
@@ -109,87 +108,23 @@ function PacePart({ studio, isOwner }: { studio: StudioSettings; isOwner: boolea
   );
 }
 
-interface NewInstructor {
-  name: string;
-  email: string;
-  password: string;
-}
-
-function TeamPart({ isOwner }: { isOwner: boolean }) {
-  const team = useTeam();
-  const form = useForm<NewInstructor>({ defaultValues: { name: '', email: '', password: '' } });
-  const { errors, isSubmitting } = form.formState;
-  const add = form.handleSubmit(async (values) => {
-    try {
-      await request('POST', '/team', values);
-      await team.mutate();
-      form.reset();
-    } catch (error) {
-      form.setError('root', { message: sentenceOf(error) });
-    }
-  });
-  const remove = async (id: string) => {
-    try {
-      await request('DELETE', `/team/${id}`);
-      await team.mutate();
-    } catch (error) {
-      toast.error(sentenceOf(error));
-    }
-  };
+/** What only the owner looks into. */
+function KeepingPart() {
   return (
-    <section aria-label="Team">
-      <h2 className="mb-2 text-xl">Team</h2>
-      {team.error && !team.data ? (
-        <Failed error={team.error} retry={() => void team.mutate()} />
-      ) : null}
-      <ul className="mb-4 divide-y divide-line border-y border-line">
-        {(team.data?.team ?? []).map((member) => (
-          <li key={member.id} className="flex items-center gap-3 py-2">
-            <span className="font-semibold">{member.name}</span>
-            <span className="text-soft">{member.email}</span>
-            <span className="ml-auto text-soft">{member.role}</span>
-            {isOwner && member.role === 'instructor' ? (
-              <Button aria-label={`Remove ${member.name}`} onClick={() => void remove(member.id)}>
-                <Trash2 size={15} aria-hidden />
-              </Button>
-            ) : null}
-          </li>
-        ))}
+    <section aria-label="Keeping">
+      <h2 className="mb-2 text-xl">Keeping</h2>
+      <ul className="flex flex-col gap-1">
+        <li>
+          <Link className="font-semibold text-fern underline" to="/studio/trail">
+            Who looked into records
+          </Link>
+        </li>
+        <li>
+          <Link className="font-semibold text-fern underline" to="/wastebasket">
+            Wastebasket
+          </Link>
+        </li>
       </ul>
-      {isOwner ? (
-        <form onSubmit={(event) => void add(event)} className="flex flex-col gap-3" noValidate>
-          <h3 className="text-base">Add an instructor</h3>
-          <TextField
-            label="Name"
-            error={errors.name?.message}
-            {...form.register('name', { required: 'Give a name.' })}
-          />
-          <TextField
-            label="Email"
-            type="email"
-            error={errors.email?.message}
-            {...form.register('email', { required: 'Give an email address.' })}
-          />
-          <TextField
-            label="First password"
-            type="password"
-            autoComplete="new-password"
-            error={errors.password?.message}
-            {...form.register('password', {
-              required: 'Give a password.',
-              minLength: { value: 10, message: 'At least 10 characters.' },
-            })}
-          />
-          {errors.root ? (
-            <p role="alert" className="text-copper">
-              {errors.root.message}
-            </p>
-          ) : null}
-          <Button type="submit" disabled={isSubmitting} className="self-start">
-            Add
-          </Button>
-        </form>
-      ) : null}
     </section>
   );
 }

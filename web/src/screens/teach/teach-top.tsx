@@ -1,9 +1,13 @@
 import { clsx } from 'clsx';
 import { CloudOff, Maximize, X } from 'lucide-react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { Timeline } from '@wrenfern/core/plan/timing/timeline';
 import type { WholeClass } from '../../data/api-types.ts';
+import { Button } from '../../parts/button.tsx';
+import { Sheet } from '../../parts/dialog.tsx';
+import { saveFile } from '../../parts/save-file.ts';
 import type { Run } from './use-run.ts';
 
 /** Behind or ahead by less than this is on time. */
@@ -51,12 +55,7 @@ export function TeachTop({
         </p>
       ) : null}
       <Pace behindS={now.behindS} endsAtS={now.endsAtS} targetS={timeline.targetS} />
-      {run.delivered ? null : (
-        <p role="status" className="flex items-center gap-1.5 text-copper">
-          <CloudOff size={18} aria-hidden />
-          <span className="max-sm:sr-only">kept here, not sent yet</span>
-        </p>
-      )}
+      <DeliveryState run={run} />
       <p className="max-w-48 truncate text-soft max-md:hidden">{lesson.title}</p>
       {document.fullscreenEnabled ? (
         <button
@@ -115,5 +114,60 @@ function Pace({
         {lateS > 60 ? `, ${showClock(lateS)} over` : ''}
       </span>
     </p>
+  );
+}
+
+/** What has not reached the server, and what never will. */
+function DeliveryState({ run }: { run: Run }) {
+  const { delivery, setAside, unread, forgetSetAside } = run;
+  const [open, setOpen] = useState(false);
+  const odd = setAside.length + unread;
+  return (
+    <>
+      {delivery === 'delivered' ? null : (
+        <p role="status" className="flex items-center gap-1.5 text-copper">
+          <CloudOff size={18} aria-hidden />
+          <span className="max-sm:sr-only">
+            {delivery === 'away' ? 'kept here, not sent yet' : 'kept here: sign in again to send it'}
+          </span>
+        </p>
+      )}
+      {odd > 0 ? (
+        <Sheet
+          title="Set aside"
+          open={open}
+          onOpenChange={setOpen}
+          trigger={<Button look="warn">{odd} set aside</Button>}
+        >
+          {setAside.length > 0 ? (
+            <>
+              <p className="mb-3">
+                {setAside.length === 1 ? 'One press' : `${setAside.length} presses`} could not go
+                into the log. Nothing else waits for them. Save them as a file if they matter.
+              </p>
+              <div className="flex flex-wrap gap-2">
+                <Button onClick={() => saveFile('set-aside.json', JSON.stringify(setAside, null, 2))}>
+                  Save as a file
+                </Button>
+                <Button
+                  look="warn"
+                  onClick={() => {
+                    forgetSetAside();
+                    setOpen(false);
+                  }}
+                >
+                  Forget them
+                </Button>
+              </div>
+            </>
+          ) : null}
+          {unread > 0 ? (
+            <p className="mt-3">
+              {unread} of the class’s events were written by another version and are left out here.
+            </p>
+          ) : null}
+        </Sheet>
+      ) : null}
+    </>
   );
 }

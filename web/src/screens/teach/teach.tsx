@@ -1,9 +1,8 @@
 import { useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import type { LiveEvent } from '@wrenfern/core/live/events';
 import { LostPage } from '../../app/error-page.tsx';
 import { RequireSession } from '../../app/shell.tsx';
-import type { WholeClass } from '../../data/api-types.ts';
+import type { ClassEvents, WholeClass } from '../../data/api-types.ts';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { useClass, useClassEvents } from '../../data/hooks.ts';
 import { RequestProblem } from '../../data/request.ts';
@@ -54,13 +53,30 @@ function LoadedTeach() {
     );
   }
   if (!lesson.data || !events.data) return <Loading what="the class" />;
-  return <Teach lesson={lesson.data} known={events.data.events} />;
+  // Once begun, a class follows the plan that it was begun with, whatever is planned since.
+  const { taught } = events.data;
+  const shown = taught ? { ...lesson.data, ...taught } : lesson.data;
+  return (
+    <Teach
+      key={shown.revision}
+      lesson={shown}
+      known={events.data}
+      onStarted={() => void events.mutate()}
+    />
+  );
 }
 
-function Teach({ lesson, known }: { lesson: WholeClass; known: readonly LiveEvent[] }) {
+interface TeachProps {
+  lesson: WholeClass;
+  known: ClassEvents;
+  onStarted: () => void;
+}
+
+function Teach({ lesson, known, onStarted }: TeachProps) {
   const analysis = useMemo(() => analyseClass(lesson, lesson.plan), [lesson]);
   const { timeline } = analysis;
-  const run = useRun(lesson.id, timeline, known);
+  const { id: classId, revision } = lesson;
+  const run = useRun({ classId, revision, timeline, known, onStarted });
   useTeachKeys(run, timeline);
   useStayAwake(run.state.status === 'running');
   if (timeline.items.length === 0) {
@@ -77,7 +93,7 @@ function Teach({ lesson, known }: { lesson: WholeClass; known: readonly LiveEven
   }
   if (run.state.status === 'ready') {
     return (
-      <Before lesson={lesson} analysis={analysis} start={() => run.record({ type: 'start' })} />
+      <Before lesson={lesson} analysis={analysis} start={run.start} />
     );
   }
   if (run.state.status === 'ended' || !run.now) return <After lesson={lesson} />;
@@ -137,6 +153,12 @@ function Before({
           Back to the plan
         </Link>
       </div>
+      {isFar(lesson.startsAt) ? (
+        <p role="note" className="rounded-xl bg-copper-soft p-4 text-copper">
+          This class is more than a day away. What is taught now can’t go into its log: give it
+          today’s day and time in the plan first.
+        </p>
+      ) : null}
       <p className="text-base text-soft">
         Space, → or a pedal goes on; ← goes back; P pauses. Sharp or spreading pain, a held breath,
         a straining neck: stop and step back. Pain that stays belongs with a clinician.
@@ -144,6 +166,10 @@ function Before({
     </main>
   );
 }
+
+const DAY_MS = 86_400_000;
+
+const isFar = (startsAt: string) => Math.abs(Date.parse(startsAt) - Date.now()) > DAY_MS;
 
 function After({ lesson }: { lesson: WholeClass }) {
   return (

@@ -1,68 +1,180 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
-import type { LiveEvent } from '@wrenfern/core/live/events';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { LiveEvent, nextOrder } from '@wrenfern/core/live/events';
 import { runClass, viewNow, type NowView, type RunState } from '@wrenfern/core/live/run-class';
 import type { Timeline } from '@wrenfern/core/plan/timing/timeline';
+import type { ClassEvents, Pressed } from '../../data/api-types.ts';
 import { request } from '../../data/request.ts';
-import { createEventQueue } from './event-queue.ts';
+import { createEventQueue, type Delivery } from './event-queue.ts';
 
 const TICK_MS = 250;
 const TRY_AGAIN_MS = 5000;
 
 type Fresh = LiveEvent extends infer Event
   ? Event extends LiveEvent
-    ? Omit<Event, 'id' | 'atMs'>
+    ? Omit<Event, 'id' | 'atMs' | 'order'>
     : never
   : never;
 
 export interface Run {
   state: RunState;
   now: NowView | undefined;
-  /** False while something has not reached the server. */
-  delivered: boolean;
+  delivery: Delivery;
+  /** What can't be delivered: kept on the device, to be saved as a file or forgotten. */
+  setAside: readonly unknown[];
+  forgetSetAside: () => void;
+  /** Events of others that this version can't read. */
+  unread: number;
   record: (event: Fresh) => void;
+  start: () => void;
 }
 
-/** The running class: events in, the moment out; what the line loses is sent again. */
-export function useRun(classId: string, timeline: Timeline, known: readonly LiveEvent[]): Run {
+interface RunParts {
+  classId: string;
+  /** The saved plan on this screen. */
+  revision: number;
+  timeline: Timeline;
+  known: ClassEvents;
+  /** Another device began the class, perhaps with another plan. */
+  onStarted: () => void;
+}
+
+/**
+ * The running class: what is pressed here and on other devices in, the moment out. What the line loses
+ * is sent again; what others press arrives by itself.
+ */
+export function useRun({ classId, revision, timeline, known, onStarted }: RunParts): Run {
+  const seen = useSeen(known);
+  const { take } = seen;
   const [queue] = useState(() =>
     createEventQueue({
       classId,
       storage: localStorage,
-      send: (events) => request('POST', `/classes/${classId}/events`, { events }),
+      send: async (events) => {
+        const after = seen.lastSeq.current;
+        take(await request<ClassEvents>('POST', `/classes/${classId}/events`, { events, after }));
+      },
     }),
   );
-  const [added, setAdded] = useState<LiveEvent[]>(() => queue.pending());
-  const [delivered, setDelivered] = useState(() => queue.pending().length === 0);
+  const [own, setOwn] = useState<readonly LiveEvent[]>(() => queue.pending());
+  const [delivery, setDelivery] = useState<Delivery>(() =>
+    queue.pending().length === 0 ? 'delivered' : 'away',
+  );
+  const [setAside, setSetAside] = useState(() => queue.setAside());
   const [nowMs, setNowMs] = useState(() => Date.now());
+  const events = useMemo(() => [...seen.events, ...own], [seen.events, own]);
+  // Two presses before the screen is drawn again must not get the same place in the order.
+  const latest = useRef(events);
+  useEffect(() => {
+    latest.current = events;
+  }, [events]);
 
   const flush = useCallback(async () => {
-    setDelivered(await queue.flush());
+    setDelivery(await queue.flush());
+    setSetAside(queue.setAside());
   }, [queue]);
 
+  const { offsetMs } = seen;
   const record = useCallback(
     (fresh: Fresh) => {
-      const event = { ...fresh, id: crypto.randomUUID(), atMs: Date.now() } as LiveEvent;
+      const event = {
+        ...fresh,
+        id: crypto.randomUUID(),
+        atMs: Date.now() + offsetMs.current,
+        order: nextOrder(latest.current),
+      } as LiveEvent;
+      latest.current = [...latest.current, event];
       queue.add(event);
-      setAdded((before) => [...before, event]);
-      setNowMs(event.atMs);
+      setOwn((before) => [...before, event]);
+      setNowMs(Date.now());
       void flush();
     },
-    [queue, flush],
+    [queue, flush, offsetMs],
   );
 
+  useFollow(classId, seen);
   useEffect(() => {
     const tick = setInterval(() => setNowMs(Date.now()), TICK_MS);
     const again = setInterval(() => {
       if (queue.pending().length > 0) void flush();
     }, TRY_AGAIN_MS);
+    void flush();
     return () => {
       clearInterval(tick);
       clearInterval(again);
     };
   }, [queue, flush]);
 
-  const events = useMemo(() => [...known, ...added], [known, added]);
-  const state = useMemo(() => runClass(timeline, events, nowMs), [timeline, events, nowMs]);
+  const state = useMemo(
+    () => runClass(timeline, events, nowMs + offsetMs.current),
+    [timeline, events, nowMs, offsetMs],
+  );
   const now = useMemo(() => viewNow(timeline, state), [timeline, state]);
-  return { state, now, delivered, record };
+  const isBegunElsewhere = seen.events.some(({ type }) => type === 'start') && !known.taught;
+  useEffect(() => {
+    if (isBegunElsewhere) onStarted();
+  }, [isBegunElsewhere, onStarted]);
+  return {
+    state,
+    now,
+    delivery,
+    setAside,
+    forgetSetAside: () => {
+      queue.forgetSetAside();
+      setSetAside([]);
+    },
+    unread: seen.unread,
+    record,
+    start: () => record({ type: 'start', revision }),
+  };
+}
+
+/** What the server has told so far, however it was told; the same twice is once. */
+function useSeen(known: ClassEvents) {
+  const [pressed, setPressed] = useState<ReadonlyMap<number, unknown>>(
+    () => new Map(known.pressed.map(({ seq, event }) => [seq, event])),
+  );
+  const lastSeq = useRef(Math.max(0, ...known.pressed.map(({ seq }) => seq)));
+  // Devices are set by the server's clock, so that times on two of them can be compared.
+  const offsetMs = useRef(known.nowMs - Date.now());
+  const add = useCallback((fresh: readonly Pressed[]) => {
+    if (fresh.length === 0) return;
+    lastSeq.current = Math.max(lastSeq.current, ...fresh.map(({ seq }) => seq));
+    setPressed((before) => {
+      const next = new Map(before);
+      for (const { seq, event } of fresh) next.set(seq, event);
+      return next;
+    });
+  }, []);
+  const take = useCallback(
+    (answer: ClassEvents) => {
+      offsetMs.current = answer.nowMs - Date.now();
+      add(answer.pressed);
+    },
+    [add],
+  );
+  const read = useMemo(() => {
+    const each = [...pressed.values()].map((event) => LiveEvent.safeParse(event));
+    return {
+      events: each.flatMap(({ data }) => (data ? [data] : [])),
+      unread: each.filter(({ success }) => !success).length,
+    };
+  }, [pressed]);
+  return { ...read, lastSeq, offsetMs, add, take };
+}
+
+/** Others' presses as they arrive; after a lost line, what was missed is asked for. */
+function useFollow(classId: string, { add, take, lastSeq }: ReturnType<typeof useSeen>) {
+  useEffect(() => {
+    const stream = new EventSource(`/api/classes/${classId}/events/stream`);
+    stream.onmessage = ({ data }: MessageEvent<string>) => {
+      const { pressed } = JSON.parse(data) as { pressed: Pressed[] };
+      add(pressed);
+    };
+    stream.onopen = () => {
+      const missed = `/classes/${classId}/events?after=${lastSeq.current}`;
+      // Without a line the stream opens again by itself, and asks again.
+      request<ClassEvents>('GET', missed).then(take, () => undefined);
+    };
+    return () => stream.close();
+  }, [classId, add, take, lastSeq]);
 }

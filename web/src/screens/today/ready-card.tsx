@@ -15,6 +15,12 @@ const SIDES = [
   { key: 'order', good: 'Order is sound', wanting: 'Order' },
 ] as const;
 
+const NOT_READY = {
+  ready: '',
+  late: 'Not worked out in time. Open the plan: it says what is left to settle.',
+  unreadable: 'This class was written by another version and can’t be read. It is kept as it is.',
+} as const;
+
 /** One class ahead: who, how long, and what is left to settle. */
 export function ReadyCard({
   lesson,
@@ -25,7 +31,8 @@ export function ReadyCard({
   zone: string;
   large: boolean;
 }) {
-  const isEmpty = lesson.items === 0;
+  const { ready } = lesson;
+  const isEmpty = ready?.items === 0;
   return (
     <article
       className={clsx(
@@ -49,19 +56,21 @@ export function ReadyCard({
               : `${lesson.coming.length} coming: ${firstNames(lesson.coming, large ? 14 : 6)}`}
           </p>
         </div>
-        {isEmpty ? (
+        {!ready ? (
+          <p>{NOT_READY[lesson.state]}</p>
+        ) : isEmpty ? (
           <p>The plan is empty. Open it and add the first exercise.</p>
         ) : (
           <div className="flex items-center gap-5">
             <div>
-              <p className="title text-3xl">{showClock(lesson.totalS)}</p>
+              <p className="title text-3xl">{showClock(ready.totalS)}</p>
               <p className="text-soft">
-                of {minutes(lesson.targetS)} · likely {Math.round(lesson.likely.lowS / 60)}–
-                {Math.round(lesson.likely.highS / 60)}
+                of {minutes(lesson.targetS)} · likely {Math.round(ready.likely.lowS / 60)}–
+                {Math.round(ready.likely.highS / 60)}
               </p>
             </div>
-            <Ridge items={lesson.swell} />
-            {large ? <Rose seconds={lesson.directions} size={84} /> : null}
+            <Ridge items={ready.swell} />
+            {large ? <Rose seconds={ready.directions} size={84} /> : null}
           </div>
         )}
         <div className="mt-auto flex flex-wrap gap-2 pt-1">
@@ -81,14 +90,14 @@ export function ReadyCard({
           ) : null}
         </div>
       </div>
-      {isEmpty ? null : (
+      {!ready || isEmpty ? null : (
         <ul className="flex flex-col gap-1.5 self-start">
           {SIDES.map(({ key, good, wanting }) => (
             <Readiness
               key={key}
               good={good}
               wanting={wanting}
-              sentences={lesson.toSettle[key]}
+              sentences={ready.toSettle[key]}
               large={large}
             />
           ))}

@@ -1,0 +1,8 @@
+/** Offers a text to the reader as a file of their own. */
+export function saveFile(name: string, text: string): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}

@@ -1,0 +1,137 @@
+import { useForm } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { useSWRConfig } from 'swr';
+import type { Account } from '../../data/api-types.ts';
+import { useAccount, useSession } from '../../data/hooks.ts';
+import { request, RequestProblem, sentenceOf } from '../../data/request.ts';
+import { Button } from '../../parts/button.tsx';
+import { showWhen } from '../../parts/dates.ts';
+import { TextField } from '../../parts/field.tsx';
+import { Failed, Loading } from '../../parts/states.tsx';
+import { PASSWORD_HINT, PASSWORD_RULES } from '../sign-in/password-rules.ts';
+import { ROLE_WORDS } from '../studio/role-words.ts';
+import { SecondFactor } from './second-factor.tsx';
+
+/** One's own account: password, second factor, and where one is signed in. */
+export function Component() {
+  const account = useAccount();
+  const session = useSession();
+  if (account.error && !account.data) {
+    return <Failed error={account.error} retry={() => void account.mutate()} />;
+  }
+  if (!account.data) return <Loading what="your account" />;
+  const { data } = account;
+  return (
+    <div className="grid gap-x-12 gap-y-10 pt-8 lg:grid-cols-2">
+      <div className="lg:col-span-2">
+        <h1 className="text-3xl">{data.name}</h1>
+        <p className="mt-1 text-soft">
+          {data.email}, {ROLE_WORDS[data.role].name}: {ROLE_WORDS[data.role].may}
+          {data.until ? `, until ${data.until}` : ''}
+        </p>
+      </div>
+      {session.data?.studio.isDemo ? (
+        <p className="text-soft">
+          In a demo studio nobody has a password: it is yours as long as this device is signed in.
+        </p>
+      ) : (
+        <div className="flex flex-col gap-10">
+          <ChangePassword />
+          <SecondFactor account={data} reload={() => void account.mutate()} />
+        </div>
+      )}
+      <Sessions account={data} reload={() => void account.mutate()} />
+    </div>
+  );
+}
+
+function ChangePassword() {
+  const form = useForm({ defaultValues: { password: '', next: '' } });
+  const { errors, isSubmitting } = form.formState;
+  const change = form.handleSubmit(async (values) => {
+    try {
+      await request('PUT', '/account/password', values);
+      form.reset();
+      toast.success('Your password is changed. Other devices are signed out.');
+    } catch (error) {
+      if (error instanceof RequestProblem && error.fields.length > 0) {
+        for (const { path, message } of error.fields) {
+          form.setError(path[0] === 'next' ? 'next' : 'password', { message });
+        }
+      } else form.setError('root', { message: sentenceOf(error) });
+    }
+  });
+  return (
+    <form onSubmit={(event) => void change(event)} className="flex flex-col gap-3" noValidate>
+      <h2 className="text-xl">Password</h2>
+      <TextField
+        label="The one you have"
+        type="password"
+        autoComplete="current-password"
+        error={errors.password?.message}
+        {...form.register('password', { required: 'Give your password.' })}
+      />
+      <TextField
+        label="The one you want"
+        type="password"
+        autoComplete="new-password"
+        hint={PASSWORD_HINT}
+        error={errors.next?.message}
+        {...form.register('next', PASSWORD_RULES)}
+      />
+      {errors.root ? (
+        <p role="alert" className="text-copper">
+          {errors.root.message}
+        </p>
+      ) : null}
+      <Button type="submit" look="main" disabled={isSubmitting} className="self-start">
+        Change it
+      </Button>
+    </form>
+  );
+}
+
+function Sessions({ account, reload }: { account: Account; reload: () => void }) {
+  const zone = useSession().data?.studio.timeZone ?? 'UTC';
+  const { mutate } = useSWRConfig();
+  const navigate = useNavigate();
+  const end = async (id: string) => {
+    try {
+      await request('DELETE', `/account/sessions/${id}`);
+      reload();
+    } catch (error) {
+      toast.error(sentenceOf(error));
+    }
+  };
+  const endAll = async () => {
+    try {
+      await request('DELETE', '/account/sessions');
+      await mutate(() => true, undefined, { revalidate: false });
+      await navigate('/sign-in');
+    } catch (error) {
+      toast.error(sentenceOf(error));
+    }
+  };
+  return (
+    <section aria-label="Where you are signed in">
+      <h2 className="mb-2 text-xl">Where you are signed in</h2>
+      <ul className="mb-3 divide-y divide-line border-y border-line">
+        {account.sessions.map((each) => (
+          <li key={each.id} className="flex flex-wrap items-center gap-x-3 py-2">
+            <span className="font-semibold">{each.device}</span>
+            <span className="text-soft">last seen {showWhen(each.seenAt, zone)}</span>
+            {each.isThis ? (
+              <span className="ml-auto text-fern">this one</span>
+            ) : (
+              <Button className="ml-auto" onClick={() => void end(each.id)}>
+                Sign out<span className="sr-only"> {each.device}</span>
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <Button onClick={() => void endAll()}>Sign out everywhere</Button>
+    </section>
+  );
+}

@@ -1,0 +1,86 @@
+import { useForm } from 'react-hook-form';
+import { request, RequestProblem, sentenceOf } from '../../data/request.ts';
+import { Button } from '../../parts/button.tsx';
+import { TextField } from '../../parts/field.tsx';
+import { useEnter } from './enter.ts';
+import { FormError } from './form-error.tsx';
+import { PASSWORD_HINT, PASSWORD_RULES } from './password-rules.ts';
+
+interface SetUpForm {
+  code: string;
+  studio: string;
+  name: string;
+  email: string;
+  password: string;
+}
+
+/** A new studio and its owner. The code shows that whoever runs the server agrees. */
+export function SetUp({ needsCode }: { needsCode: boolean }) {
+  const enter = useEnter();
+  const form = useForm<SetUpForm>({
+    defaultValues: { code: '', studio: '', name: '', email: '', password: '' },
+  });
+  const { errors, isSubmitting } = form.formState;
+  const submit = form.handleSubmit(async (values) => {
+    try {
+      const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
+      await request('POST', '/set-up', { ...values, timeZone });
+      await enter();
+    } catch (error) {
+      if (error instanceof RequestProblem) {
+        for (const { path, message } of error.fields) {
+          form.setError(String(path[0]) as keyof SetUpForm, { message });
+        }
+      }
+      form.setError('root', { message: sentenceOf(error) });
+    }
+  });
+  return (
+    <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-4" noValidate>
+      <h1 className="text-2xl">Set up your studio</h1>
+      {needsCode ? (
+        <TextField
+          label="Code"
+          hint="Printed where Wrenfern was started, or given to you by the owner of a studio here."
+          autoComplete="off"
+          maxLength={24}
+          error={errors.code?.message}
+          {...form.register('code', { required: 'Give the code.' })}
+        />
+      ) : null}
+      <TextField
+        label="Studio"
+        maxLength={120}
+        error={errors.studio?.message}
+        {...form.register('studio', { required: 'Give the studio a name.' })}
+      />
+      <TextField
+        label="Your name"
+        autoComplete="name"
+        maxLength={120}
+        error={errors.name?.message}
+        {...form.register('name', { required: 'Give your name.' })}
+      />
+      <TextField
+        label="Email"
+        type="email"
+        autoComplete="username"
+        maxLength={190}
+        error={errors.email?.message}
+        {...form.register('email', { required: 'Give your email address.' })}
+      />
+      <TextField
+        label="Password"
+        type="password"
+        autoComplete="new-password"
+        hint={PASSWORD_HINT}
+        error={errors.password?.message}
+        {...form.register('password', PASSWORD_RULES)}
+      />
+      <FormError message={errors.root?.message} />
+      <Button look="main" type="submit" disabled={isSubmitting}>
+        Begin
+      </Button>
+    </form>
+  );
+}
