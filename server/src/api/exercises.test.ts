@@ -89,7 +89,7 @@ describe('own exercises', () => {
 
   it('answer a stale save with the newer version', async () => {
     const answer = await save('harbour-curl', 1, own('harbour-curl')).expect(409);
-    expect(answer.body).toMatchObject({ code: 'stale', version: 2 });
+    expect(answer.body).toMatchObject({ code: 'stale', current: { version: 2 } });
     await save('pier-curl', 3, own('pier-curl')).expect(409);
   });
 

@@ -75,7 +75,7 @@ function isTimeZone(zone: string): boolean {
 const [FIRST_YEAR, LAST_YEAR] = [2000, 2099];
 
 export const moment = z.iso
-  .datetime({ offset: true, error: 'give day and time' })
+  .datetime({ offset: true, abort: true, error: 'give day and time' })
   .max(40)
   .refine((text) => {
     const year = new Date(text).getUTCFullYear();

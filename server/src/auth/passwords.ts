@@ -34,6 +34,6 @@ export function isEasilyGuessed(password: string, about: readonly string[] = [])
 /** A password that somebody chooses. */
 export const NewPassword = z
   .string()
-  .min(10, 'at least 10 characters')
+  .min(10, { abort: true, error: 'at least 10 characters' })
   .max(200)
   .refine((password) => !isEasilyGuessed(password), 'this is easily guessed; choose another');

@@ -1,6 +1,5 @@
 import type { Sequelize } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { readConfig } from '../config.ts';
 import { openTestDatabase } from '../testing/test-studio.ts';
 import { migrate } from './migrate.ts';
 import { Studio } from './models.ts';
@@ -52,25 +51,5 @@ describe('migrate', () => {
     expect(read?.createdAt.getTime()).toBe(made.createdAt.getTime());
     expect(read?.pace).toEqual(made.pace);
     expect(read?.cupboard).toEqual({ block: 3 });
-  });
-});
-
-describe('readConfig', () => {
-  const whole = {
-    WRENFERN_DATABASE_URL: 'mariadb://u:p@127.0.0.1:3306/w',
-    WRENFERN_SESSION_SECRET: 'x'.repeat(32),
-  };
-
-  it('fills in what is usual', () => {
-    expect(readConfig(whole)).toMatchObject({ port: 4600, demo: 'yes', secureCookies: false });
-  });
-
-  it.each([
-    [{ ...whole, WRENFERN_DATABASE_URL: 'postgres://x' }, 'WRENFERN_DATABASE_URL'],
-    [{ ...whole, WRENFERN_SESSION_SECRET: 'short' }, 'WRENFERN_SESSION_SECRET'],
-    [{ ...whole, WRENFERN_PORT: '99999' }, 'WRENFERN_PORT'],
-    [{ ...whole, WRENFERN_DEMO: 'maybe' }, 'WRENFERN_DEMO'],
-  ])('names what is wrong', (environment, field) => {
-    expect(() => readConfig(environment)).toThrow(field);
   });
 });

@@ -7,6 +7,7 @@ import { Rose } from '../../parts/rose.tsx';
 import { Balance } from './balance.tsx';
 import { FindingsStrip } from './findings-strip.tsx';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
+import type { Plan } from '@wrenfern/core/plan/plan';
 import type { SaveState } from '../../data/autosave.ts';
 
 /** The total against the hour, the directions, what is left to settle, and whether it is saved. */

@@ -1,0 +1,60 @@
+import express from 'express';
+import { DatabaseError } from 'sequelize';
+import request from 'supertest';
+import { describe, expect, it } from 'vitest';
+import { pino } from 'pino';
+import { handleErrors } from '../api/handle-errors.ts';
+import { closedRouter, type ClosedHandler } from './closed-router.ts';
+
+/** An app of one route, for somebody who is signed in. */
+function appOf(handler: ClosedHandler) {
+  const { router, on } = closedRouter();
+  on('GET /people', handler);
+  const app = express();
+  app.use((asked, _response, next) => {
+    const member = { userId: 'u', userName: 'U', studioId: 's', role: 'owner', isDemo: false };
+    Object.assign(asked, { session: { member }, requestId: 'r' });
+    next();
+  });
+  app.use(router, handleErrors(pino({ level: 'silent' })));
+  return app;
+}
+
+const refusal = (errno: number) =>
+  new DatabaseError(Object.assign(new Error('x'), { errno, sql: 'SELECT secret' }));
+
+describe('a route', () => {
+  it('is tried again after a deadlock, three times at most', async () => {
+    let tries = 0;
+    const fails = (times: number): ClosedHandler => (_request, response) => {
+      tries += 1;
+      if (tries <= times) throw refusal(1213);
+      response.json({ tries });
+    };
+    expect((await request(appOf(fails(3))).get('/people')).body).toEqual({ tries: 4 });
+    tries = 0;
+    const busy = await request(appOf(fails(9))).get('/people');
+    expect([busy.status, busy.headers['retry-after'], tries]).toEqual([503, '3', 4]);
+  });
+
+  it.each([
+    [1969, 503, 'busy'],
+    [1205, 503, 'busy'],
+    [1366, 422, 'invalid'],
+    [1064, 500, 'unexpected'],
+  ])('is not tried again after error %s of the database, which is %s', async (errno, status, code) => {
+    let tries = 0;
+    const answer = await request(
+      appOf(() => {
+        tries += 1;
+        throw refusal(errno);
+      }),
+    ).get('/people');
+    expect([answer.status, (answer.body as { code: string }).code, tries]).toEqual([status, code, 1]);
+    expect(JSON.stringify(answer.body)).not.toContain('secret');
+  });
+
+  it('that the table does not leave open to anyone can’t be made so', () => {
+    expect(() => closedRouter().open('GET /people')).toThrow(/not open to anyone/);
+  });
+});
