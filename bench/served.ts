@@ -7,8 +7,8 @@ import { report, summarise } from './report.ts';
 const base = process.env.WRENFERN_URL ?? 'http://localhost:4600';
 
 async function saveRoundTrips(): Promise<void> {
-  const door = await post('/api/demo-session', { studio: 'tilework' });
-  const cookie = door.headers.get('set-cookie')?.split(';')[0] ?? '';
+  const door = await post('/api/demo-session', { timeZone: 'UTC' });
+  const cookie = door.headers.getSetCookie().map((each) => each.split(';')[0]).join('; ');
   const made = await post(
     '/api/classes',
     { title: 'Bench', startsAt: '2030-01-01T10:00:00Z' },
@@ -70,7 +70,7 @@ async function signedInBrowser() {
   const viewport = { width: 1280, height: 800 };
   const signedIn = await browser.newContext({ viewport });
   const door = await signedIn.newPage();
-  await door.goto(`${base}/studios/tilework`);
+  await door.goto(`${base}/demo`);
   await door.getByRole('button', { name: /Come in/ }).click();
   await door.getByRole('button', { name: 'New class' }).waitFor();
   const storageState = await signedIn.storageState();

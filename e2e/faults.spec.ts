@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { add, enterDemo, expectSaved, makeClass, names, rows } from './steps.ts';
+import { add, enterDemo, enterOwnStudio, expectSaved, makeClass, names, rows } from './steps.ts';
 
 test('a stranger is sent to the door and brought back', async ({ page }) => {
   await page.goto('/people');
@@ -50,10 +50,7 @@ test('edits that never reached the server are there after the page was closed', 
   await expectSaved(again);
 });
 
-test('two devices: the second is asked, and nothing is overwritten in silence', async ({
-  page,
-  context,
-}) => {
+test('two devices: what does not touch is merged, what does is asked', async ({ page, context }) => {
   await enterDemo(page);
   const id = await makeClass(page, 'Two devices', 20);
   const other = await context.newPage();
@@ -62,18 +59,28 @@ test('two devices: the second is asked, and nothing is overwritten in silence', 
   await add(page, 'Plank');
   await expectSaved(page);
   await add(other, 'Clam');
+  await expectSaved(other);
+  await expect.poll(async () => (await names(other)).sort()).toEqual(['Clam', 'Plank']);
+  await page.reload();
+  await expect.poll(async () => (await names(page)).sort()).toEqual(['Clam', 'Plank']);
+
+  const rename = async (target: typeof page, title: string) => {
+    await target.keyboard.press('Escape');
+    const name = target.getByRole('textbox', { name: 'Name', exact: true });
+    await name.fill(title);
+    await name.blur();
+  };
+  await rename(page, 'Called by one');
+  await expectSaved(page);
+  await rename(other, 'Called by the other');
   const dialog = other.getByRole('alertdialog');
   await expect(dialog).toContainText('This class was changed somewhere else');
-  await dialog.getByRole('button', { name: /Take theirs/ }).click();
-  await expect.poll(() => names(other)).toEqual(['Plank']);
-  await add(other, 'Clam');
+  await expect(dialog.getByRole('row', { name: /Title/ })).toContainText('Called by one');
+  await dialog.getByRole('button', { name: /Keep mine/ }).click();
   await expectSaved(other);
-  await add(page, 'Bear hover');
-  await page.getByRole('button', { name: /Keep mine/ }).click();
-  await expectSaved(page);
-  await other.reload();
-  await expect.poll(() => names(other)).toContain('Bear hover');
-  expect(await names(other)).not.toContain('Clam');
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Called by the other' })).toBeVisible();
+  await expect.poll(async () => (await names(page)).sort()).toEqual(['Clam', 'Plank']);
 });
 
 test('teaching goes on without a line, and through a reload', async ({ page, context }) => {
@@ -84,6 +91,7 @@ test('teaching goes on without a line, and through a reload', async ({ page, con
   await expectSaved(page);
   await page.goto(`/classes/${id}/teach`);
   await page.getByRole('button', { name: 'Start the class' }).click();
+  await expect(page.getByRole('heading', { name: 'Three-way breathing' })).toBeVisible();
   await context.setOffline(true);
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('heading', { name: 'Plank' })).toBeVisible();
@@ -131,15 +139,21 @@ test('a slow line shows that it is loading', async ({ page }) => {
   await expect(page.getByText('Asha Delun')).toBeVisible();
 });
 
-test('a studio set up from nothing has words for its emptiness', async ({ page }) => {
+test('a studio set up from nothing has words for its emptiness', async ({ page, browser }) => {
+  const owner = await (await browser.newContext()).newPage();
+  await enterOwnStudio(owner);
+  await owner.goto('/studio');
+  await owner.getByRole('button', { name: 'A code for another studio' }).click();
+  const code = await owner.getByRole('status').locator('span').innerText();
   await page.goto('/sign-in');
-  await page.getByRole('button', { name: 'Set up your studio' }).click();
+  await page.getByRole('button', { name: 'Set up another studio' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByText('Give the studio a name.')).toBeVisible();
+  await page.getByLabel('Code').fill(code);
   await page.getByLabel('Studio').fill('Lantern Yard');
   await page.getByLabel('Your name').fill('Ida');
-  await page.getByLabel('Email').fill('ida@lantern.example');
-  await page.getByLabel('Password').fill('ten letters or more');
+  await page.getByLabel('Email').fill('two@lantern.example');
+  await page.getByLabel('Password').fill('a lantern over nine bricks');
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByRole('heading', { name: 'No class ahead' })).toBeVisible();
   await expect(page.getByText('Nothing has been taught yet.')).toBeVisible();

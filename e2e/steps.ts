@@ -2,7 +2,7 @@ import { expect, type Locator, type Page } from '@playwright/test';
 
 /** In by the demo's door; lands on Today. */
 export async function enterDemo(page: Page): Promise<void> {
-  await page.goto('/studios/tilework');
+  await page.goto('/demo');
   await page.getByRole('button', { name: /Come in as Rowan/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await expect(page.getByRole('button', { name: 'New class' })).toBeVisible();
@@ -73,4 +73,26 @@ export async function dragTo(page: Page, from: Locator, to: Locator): Promise<vo
   await page.mouse.move(start.x + 30, start.y + 10, { steps: 5 });
   await page.mouse.move(end.x + end.width / 2, end.y + end.height / 2, { steps: 20 });
   await page.mouse.up();
+}
+
+/** The code that the server of this browser printed when it started. */
+export function setUpCode(): string {
+  const codes = (process.env.WRENFERN_CODES ?? '').split(' ');
+  return codes[Number(process.env.TEST_PARALLEL_INDEX ?? 0) % codes.length] ?? '';
+}
+
+const OWNER = { email: 'ida@lantern.example', password: 'a lantern over nine bricks' };
+
+/** In as the owner of the one real studio of this server; the first who asks sets it up. */
+export async function enterOwnStudio(page: Page): Promise<void> {
+  await page.goto('/sign-in');
+  const made = await page.request.post('/api/set-up', {
+    data: { code: setUpCode(), studio: 'Lantern Yard', name: 'Ida', ...OWNER },
+  });
+  if (!made.ok()) {
+    const answer = await page.request.post('/api/session', { data: OWNER });
+    expect(answer.status()).toBe(204);
+  }
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: 'Studio', exact: true })).toBeVisible();
 }

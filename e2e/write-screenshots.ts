@@ -1,6 +1,6 @@
 import { chromium, type Page } from '@playwright/test';
 
-/** Writes docs/screenshots from a running server with a fresh demo: `bin/start --reset-demo` first. */
+/** Writes docs/screenshots from a running server, in a demo studio of its own: `bin/start` first. */
 const base = process.env.WRENFERN_URL ?? 'http://localhost:4600';
 const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
 
@@ -37,7 +37,7 @@ async function teachSome(target: Page, id: string): Promise<void> {
   await target.clock.fastForward(75_000);
 }
 
-await page.goto(`${base}/studios/tilework`);
+await page.goto(`${base}/demo`);
 await page.getByRole('button', { name: /Come in/ }).waitFor();
 await shoot('door');
 await page.getByRole('button', { name: /Come in/ }).click();

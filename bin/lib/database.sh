@@ -41,6 +41,7 @@ db_start() {
     --bind-address=127.0.0.1 --port="$port" --pid-file="$folder/mariadbd.pid" --skip-name-resolve \
     --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --log-error="$folder/error.log" \
     </dev/null >/dev/null 2>&1 9>&- &
+  disown $!
   for ((i = 0; i < 300; i++)); do
     db_answers "$folder" && break
     sleep 0.1

@@ -83,6 +83,7 @@ export function createApp(parts: AppParts): Express {
     trailRouter(),
   );
   app.use('/api', notFound);
+  if (parts.authorityFile) app.get('/local-authority.crt', offerAuthority(parts.authorityFile));
   if (parts.webFolder) serveWeb(app, parts.webFolder);
   app.use(handleErrors(parts.log));
   return app;
@@ -163,6 +164,13 @@ function sessions({ sessionSecret, secureCookies }: AppParts): RequestHandler {
     store: new SessionStore(),
     cookie: { httpOnly: true, sameSite: 'lax', secure: secureCookies, maxAge: LONGEST_MS, path: '/' },
   });
+}
+
+/** What a tablet opens once, to trust this machine from then on. It holds nothing secret. */
+function offerAuthority(file: string): RequestHandler {
+  return (_request, response) => {
+    response.type('application/x-x509-ca-cert').sendFile(file);
+  };
 }
 
 /** Files with a hash in their name never change; the page itself is always asked for again. */

@@ -20,6 +20,7 @@ const Environment = z.object({
   WRENFERN_TRUST_PROXY: z.string().max(400).default('loopback'),
   WRENFERN_TLS_KEY: z.string().default(''),
   WRENFERN_TLS_CERT: z.string().default(''),
+  WRENFERN_TLS_AUTHORITY: z.string().default(''),
   WRENFERN_OUTBOX: z.string().default(''),
   WRENFERN_LET_IN: z.string().max(190).default(''),
   WRENFERN_WEB: z.string().default(''),
@@ -43,6 +44,8 @@ export interface Config {
   /** Which proxies are believed about who asks; false where there is none. */
   trustProxy: string | false;
   tls: { key: string; cert: string } | undefined;
+  /** Certificate of the authority that tablets may trust, as a file to offer; empty for none. */
+  authorityFile: string;
   /** Folder that stands in for mail; empty for none. */
   outbox: string;
   /** Address of a member who is let in by a one-time link that is printed at start. */
@@ -80,6 +83,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     writesPerMinute: values.WRENFERN_WRITES_PER_MINUTE,
     trustProxy: behindProxy ? values.WRENFERN_TRUST_PROXY : false,
     tls,
+    authorityFile: values.WRENFERN_TLS_AUTHORITY,
     outbox: values.WRENFERN_OUTBOX,
     letIn: values.WRENFERN_LET_IN,
     webFolder: values.WRENFERN_WEB,

@@ -48,6 +48,7 @@ export function testApp(database: Sequelize, change: Partial<AppParts> = {}): Ex
     writesPerMinute: 100_000,
     trustProxy: false,
     outbox: '',
+    authorityFile: '',
     secureCookies: false,
     webFolder: '',
     workers: WORKERS,

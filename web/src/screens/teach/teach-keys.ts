@@ -4,7 +4,7 @@ import { isTyping } from '../../app/typing.ts';
 import type { Run } from './use-run.ts';
 
 /** Keys and page-turning pedals: these send arrows, Page Up and Page Down, or Space. */
-export function useTeachKeys(run: Run, timeline: Timeline): void {
+export function useTeachKeys(run: Run, timeline: Timeline, begin: () => void): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.repeat || isTyping(event) || event.ctrlKey || event.metaKey) return;
@@ -21,7 +21,7 @@ export function useTeachKeys(run: Run, timeline: Timeline): void {
         case 'ArrowRight':
         case 'ArrowDown':
         case 'PageDown':
-          if (status === 'ready') run.start();
+          if (status === 'ready') begin();
           // A pedal pressed once too often must not end the class.
           else goTo(itemIndex + 1);
           break;
@@ -42,5 +42,5 @@ export function useTeachKeys(run: Run, timeline: Timeline): void {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [run, timeline]);
+  }, [run, timeline, begin]);
 }

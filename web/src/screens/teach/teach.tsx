@@ -1,4 +1,4 @@
-import { useEffect, useMemo } from 'react';
+import { useCallback, useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { LostPage } from '../../app/error-page.tsx';
 import { RequireSession } from '../../app/shell.tsx';
@@ -14,6 +14,7 @@ import { rulesOf } from '@wrenfern/core/plan/schools';
 import { NowStage } from './now-stage.tsx';
 import { TeachBar } from './teach-bar.tsx';
 import { TeachTop } from './teach-top.tsx';
+import { useBegin, type Begin } from './use-begin.ts';
 import { useRun } from './use-run.ts';
 import { useTeachKeys } from './teach-keys.ts';
 import { VersionsAside } from './versions-aside.tsx';
@@ -39,6 +40,8 @@ function LoadedTeach() {
   const { id = '' } = useParams();
   const lesson = useClass(id);
   const events = useClassEvents(id);
+  const { mutate } = events;
+  const reload = useCallback(() => void mutate(), [mutate]);
   const error: unknown = lesson.error ?? events.error;
   if (error instanceof RequestProblem && error.code === 'not-found') return <LostPage />;
   if (error && (!lesson.data || !events.data)) {
@@ -47,7 +50,7 @@ function LoadedTeach() {
         error={error}
         retry={() => {
           void lesson.mutate();
-          void events.mutate();
+          reload();
         }}
       />
     );
@@ -61,7 +64,7 @@ function LoadedTeach() {
       key={shown.revision}
       lesson={shown}
       known={events.data}
-      onStarted={() => void events.mutate()}
+      onStarted={reload}
     />
   );
 }
@@ -77,7 +80,8 @@ function Teach({ lesson, known, onStarted }: TeachProps) {
   const { timeline } = analysis;
   const { id: classId, revision } = lesson;
   const run = useRun({ classId, revision, timeline, known, onStarted });
-  useTeachKeys(run, timeline);
+  const starting = useBegin(lesson, run);
+  useTeachKeys(run, timeline, starting.begin);
   useStayAwake(run.state.status === 'running');
   if (timeline.items.length === 0) {
     return (
@@ -93,7 +97,7 @@ function Teach({ lesson, known, onStarted }: TeachProps) {
   }
   if (run.state.status === 'ready') {
     return (
-      <Before lesson={lesson} analysis={analysis} start={run.start} />
+      <Before lesson={lesson} analysis={analysis} starting={starting} />
     );
   }
   if (run.state.status === 'ended' || !run.now) return <After lesson={lesson} />;
@@ -112,11 +116,11 @@ function Teach({ lesson, known, onStarted }: TeachProps) {
 function Before({
   lesson,
   analysis,
-  start,
+  starting: { isFar, mayMove, isBusy, begin },
 }: {
   lesson: WholeClass;
   analysis: ReturnType<typeof analyseClass>;
-  start: () => void;
+  starting: Begin;
 }) {
   return (
     <main className="mx-auto flex min-h-dvh max-w-2xl flex-col justify-center gap-5 p-6 text-lg">
@@ -146,17 +150,23 @@ function Before({
         )}
       </section>
       <div className="flex flex-wrap gap-3">
-        <Button look="main" className="min-h-14 px-8 text-xl" onClick={start}>
+        <Button
+          look="main"
+          className="min-h-14 px-8 text-xl"
+          disabled={isBusy || (isFar && !mayMove)}
+          onClick={begin}
+        >
           Start the class
         </Button>
         <Link className={buttonClass('plain', 'min-h-14 px-6')} to={`/classes/${lesson.id}/plan`}>
           Back to the plan
         </Link>
       </div>
-      {isFar(lesson.startsAt) ? (
+      {isFar ? (
         <p role="note" className="rounded-xl bg-copper-soft p-4 text-copper">
-          This class is more than a day away. What is taught now can’t go into its log: give it
-          today’s day and time in the plan first.
+          {mayMove
+            ? 'This class is more than a day away. Starting it now gives it today’s day and time, so that the log says when it was taught.'
+            : 'This class is more than a day away. Ask whoever handed it over to give it another day first.'}
         </p>
       ) : null}
       <p className="text-base text-soft">
@@ -166,10 +176,6 @@ function Before({
     </main>
   );
 }
-
-const DAY_MS = 86_400_000;
-
-const isFar = (startsAt: string) => Math.abs(Date.parse(startsAt) - Date.now()) > DAY_MS;
 
 function After({ lesson }: { lesson: WholeClass }) {
   return (

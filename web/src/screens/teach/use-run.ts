@@ -26,6 +26,8 @@ export interface Run {
   unread: number;
   record: (event: Fresh) => void;
   start: () => void;
+  /** Now by the server's clock, as far as this device knows it. */
+  clockMs: () => number;
 }
 
 interface RunParts {
@@ -74,12 +76,13 @@ export function useRun({ classId, revision, timeline, known, onStarted }: RunPar
   }, [queue]);
 
   const { offsetMs } = seen;
+  const clockMs = useCallback(() => Date.now() + offsetMs.current, [offsetMs]);
   const record = useCallback(
     (fresh: Fresh) => {
       const event = {
         ...fresh,
         id: crypto.randomUUID(),
-        atMs: Date.now() + offsetMs.current,
+        atMs: clockMs(),
         order: nextOrder(latest.current),
       } as LiveEvent;
       latest.current = [...latest.current, event];
@@ -88,8 +91,10 @@ export function useRun({ classId, revision, timeline, known, onStarted }: RunPar
       setNowMs(Date.now());
       void flush();
     },
-    [queue, flush, offsetMs],
+    [queue, flush, clockMs],
   );
+
+  const start = useCallback(() => record({ type: 'start', revision }), [record, revision]);
 
   useFollow(classId, seen);
   useEffect(() => {
@@ -124,7 +129,8 @@ export function useRun({ classId, revision, timeline, known, onStarted }: RunPar
     },
     unread: seen.unread,
     record,
-    start: () => record({ type: 'start', revision }),
+    start,
+    clockMs,
   };
 }
 
@@ -134,7 +140,8 @@ function useSeen(known: ClassEvents) {
     () => new Map(known.pressed.map(({ seq, event }) => [seq, event])),
   );
   const lastSeq = useRef(Math.max(0, ...known.pressed.map(({ seq }) => seq)));
-  // Devices are set by the server's clock, so that times on two of them can be compared.
+  // Devices go by the server's clock, so that times on two of them can be compared. Set once: a clock
+  // that is set again in the middle of a class would make it jump.
   const offsetMs = useRef(known.nowMs - Date.now());
   const add = useCallback((fresh: readonly Pressed[]) => {
     if (fresh.length === 0) return;
@@ -145,13 +152,7 @@ function useSeen(known: ClassEvents) {
       return next;
     });
   }, []);
-  const take = useCallback(
-    (answer: ClassEvents) => {
-      offsetMs.current = answer.nowMs - Date.now();
-      add(answer.pressed);
-    },
-    [add],
-  );
+  const take = useCallback(({ pressed: fresh }: ClassEvents) => add(fresh), [add]);
   const read = useMemo(() => {
     const each = [...pressed.values()].map((event) => LiveEvent.safeParse(event));
     return {
