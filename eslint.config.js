@@ -29,6 +29,21 @@ export default tseslint.config(
     },
   },
   {
+    // What somebody else named is no key of a plain object: "constructor" would be found there.
+    files: ['core/src/{live,log}/**/*.ts', 'server/src/{api,live,keeping}/**/*.ts'],
+    ignores: ['**/*.test.ts', 'server/src/api/{errors,wastebasket,quota,class-context}.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "TSTypeReference[typeName.name='Record'] > TSTypeParameterInstantiation > TSStringKeyword:first-child",
+          message: 'Ids are keys of a Map.',
+        },
+      ],
+    },
+  },
+  {
     // Entries of the catalogue and shapes: data, whose types the compiler checks.
     files: ['library/src/*.ts', 'core/src/body/shapes/*.ts'],
     ignores: ['**/*.test.ts'],

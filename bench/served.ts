@@ -8,7 +8,10 @@ const base = process.env.WRENFERN_URL ?? 'http://localhost:4600';
 
 async function saveRoundTrips(): Promise<void> {
   const door = await post('/api/demo-session', { timeZone: 'UTC' });
-  const cookie = door.headers.getSetCookie().map((each) => each.split(';')[0]).join('; ');
+  const cookie = door.headers
+    .getSetCookie()
+    .map((each) => each.split(';')[0])
+    .join('; ');
   const made = await post(
     '/api/classes',
     { title: 'Bench', startsAt: '2030-01-01T10:00:00Z' },

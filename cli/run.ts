@@ -8,6 +8,7 @@ import { Exercise } from '@wrenfern/core/movement/exercise';
 import { PROPS } from '@wrenfern/core/movement/vocabulary';
 import { chooseOptions } from '@wrenfern/core/people/choose-options';
 import { People } from '@wrenfern/core/people/person';
+import { StoredPlan } from '@wrenfern/core/plan/migrate-plan';
 import { checkPlan, Plan, SCHOOL_IDS, type School } from '@wrenfern/core/plan/plan';
 import type { Finding } from '@wrenfern/core/order/rule';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
@@ -157,7 +158,7 @@ function only(operands: readonly string[], count: number, command: string): [str
 }
 
 function readPlan(path: string): Plan {
-  const plan = readJson(Plan, path, 'a plan');
+  const plan = readJson(StoredPlan, path, 'a plan');
   const problems = checkPlan(plan, builtInCatalogue);
   if (problems.length > 0) {
     const lines = problems.map((problem) => `  ${showPath(problem.path)}: ${problem.message}`);

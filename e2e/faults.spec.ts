@@ -50,7 +50,10 @@ test('edits that never reached the server are there after the page was closed', 
   await expectSaved(again);
 });
 
-test('two devices: what does not touch is merged, what does is asked', async ({ page, context }) => {
+test('two devices: what does not touch is merged, what does is asked', async ({
+  page,
+  context,
+}) => {
   await enterDemo(page);
   const id = await makeClass(page, 'Two devices', 20);
   const other = await context.newPage();

@@ -32,7 +32,10 @@ import { createOutbox } from './keeping/outbox.ts';
 import type { Follower } from './live/follow-events.ts';
 import type { Workers } from './work/pool.ts';
 
-export type AppSettings = Omit<Config, 'databaseUrl' | 'port' | 'host' | 'tls' | 'letIn' | 'logLevel'>;
+export type AppSettings = Omit<
+  Config,
+  'databaseUrl' | 'port' | 'host' | 'tls' | 'letIn' | 'logLevel'
+>;
 
 export interface AppParts extends AppSettings {
   database: Sequelize;
@@ -62,7 +65,13 @@ export function createApp(parts: AppParts): Express {
   app.use(requestIds(parts.log));
   app.use('/api', noStore);
   app.get('/api/health', health(parts.database));
-  app.use('/api', sameOriginWrites, readJson(), sessions(parts), limitWrites(parts.writesPerMinute));
+  app.use(
+    '/api',
+    sameOriginWrites,
+    readJson(),
+    sessions(parts),
+    limitWrites(parts.writesPerMinute),
+  );
   const wrongPasswords = createThrottle('own-password', { free: 5, forgetS: 86_400 });
   app.use(
     '/api',
@@ -162,7 +171,13 @@ function sessions({ sessionSecret, secureCookies }: AppParts): RequestHandler {
     resave: false,
     saveUninitialized: false,
     store: new SessionStore(),
-    cookie: { httpOnly: true, sameSite: 'lax', secure: secureCookies, maxAge: LONGEST_MS, path: '/' },
+    cookie: {
+      httpOnly: true,
+      sameSite: 'lax',
+      secure: secureCookies,
+      maxAge: LONGEST_MS,
+      path: '/',
+    },
   });
 }
 

@@ -17,6 +17,9 @@ const STOP_WITHIN_MS = 5000;
 /** A request that takes longer to arrive is cut off. */
 const ARRIVE_WITHIN_MS = 30_000;
 
+/** Longer than proxies keep theirs: the one that lets go first must be the one that asks. */
+const KEEP_LINE_MS = 65_000;
+
 async function main(): Promise<void> {
   const config = readConfig(process.env);
   const log = pino({ level: config.logLevel });
@@ -31,6 +34,7 @@ async function main(): Promise<void> {
   const server = config.tls ? createTlsServer(config.tls, app) : createServer(app);
   server.requestTimeout = ARRIVE_WITHIN_MS;
   server.headersTimeout = ARRIVE_WITHIN_MS;
+  server.keepAliveTimeout = KEEP_LINE_MS;
   await new Promise<void>((resolve, reject) => {
     server.once('error', reject);
     server.listen(config.port, config.host, resolve);
@@ -55,7 +59,10 @@ async function main(): Promise<void> {
 /** Beside this file: the source in development, a bundle of its own otherwise. */
 function workerFile(): URL {
   const isSource = import.meta.url.endsWith('.ts');
-  return new URL(isSource ? './work/readiness-worker.ts' : './readiness-worker.js', import.meta.url);
+  return new URL(
+    isSource ? './work/readiness-worker.ts' : './readiness-worker.js',
+    import.meta.url,
+  );
 }
 
 /** What only whoever started the server is told, on its standard output. */

@@ -44,7 +44,9 @@ describe('mergeThree', () => {
 
   it('tells when both put a list into another order', () => {
     const ids = (...names: string[]) => names.map((id) => ({ id }));
-    expect(merge(ids('a', 'b', 'c'), ids('b', 'a', 'c'), ids('a', 'c', 'b')).clashes).toHaveLength(1);
+    expect(merge(ids('a', 'b', 'c'), ids('b', 'a', 'c'), ids('a', 'c', 'b')).clashes).toHaveLength(
+      1,
+    );
     expect(merge(ids('a', 'b', 'c'), ids('c', 'a', 'b'), ids('a', 'b', 'c', 'd'))).toEqual({
       value: ids('c', 'd', 'a', 'b'),
       clashes: [],

@@ -81,7 +81,10 @@ export type Option = z.infer<typeof Option>;
 
 export const Breath = z.strictObject({
   /** One phrase a phase of the movement. */
-  phases: z.array(z.strictObject({ on: z.enum(['in', 'out', 'free']), doing: words })).min(1).max(FEW),
+  phases: z
+    .array(z.strictObject({ on: z.enum(['in', 'out', 'free']), doing: words }))
+    .min(1)
+    .max(FEW),
   /** What is said when breath is left natural. */
   natural: words,
 });
@@ -116,7 +119,10 @@ export const Exercise = z
     /** The option shown to a group by default. */
     standard: z.number().int().min(1).max(4),
     cues: z.array(words).min(2).max(FEW),
-    faults: z.array(z.strictObject({ fault: words, remedy: words })).min(2).max(FEW),
+    faults: z
+      .array(z.strictObject({ fault: words, remedy: words }))
+      .min(2)
+      .max(FEW),
     prepares: z.array(SLUG).max(MANY).default([]),
     counters: z.array(SLUG).max(MANY).default([]),
     /** Stand-ins with the same position and a shared aim, best first. */

@@ -7,7 +7,13 @@ const BORN = Object.getOwnPropertyNames(Object.prototype);
 
 describe('ids', () => {
   it('take what our own code makes', () => {
-    for (const id of ['arrive', 'item-12', '3b241101-e2bb-4255-8caf-4136c566a962', 'demo-101-3', 'a']) {
+    for (const id of [
+      'arrive',
+      'item-12',
+      '3b241101-e2bb-4255-8caf-4136c566a962',
+      'demo-101-3',
+      'a',
+    ]) {
       expect(Id.safeParse(id).success).toBe(true);
     }
   });

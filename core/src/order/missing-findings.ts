@@ -15,8 +15,6 @@ export function missingFindings(plan: Plan, catalogue: Catalogue): Finding[] {
       key: `missing ${id}`,
       itemIds: [id],
       sentence: `${catalogue.require(exercise).name}: choose another, or take it out.`,
-      repairs: () => [
-        { label: 'Take it out', edit: { type: 'removeItem' as const, itemId: id } },
-      ],
+      repairs: () => [{ label: 'Take it out', edit: { type: 'removeItem' as const, itemId: id } }],
     }));
 }

@@ -78,7 +78,9 @@ export function readSchool(school: unknown): unknown {
 function known(part: unknown, usual: object, ids: readonly string[]): unknown {
   if (!isObject(part)) return part;
   const fallback = usual as Stored;
-  return Object.fromEntries(ids.map((id) => [id, Object.hasOwn(part, id) ? part[id] : fallback[id]]));
+  return Object.fromEntries(
+    ids.map((id) => [id, Object.hasOwn(part, id) ? part[id] : fallback[id]]),
+  );
 }
 
 /** Ids such as "constructor" were allowed once; as keys they are found where nothing was put. */
@@ -88,7 +90,9 @@ function renameBornIds(plan: Stored): Stored {
     const { id, items } = value;
     return {
       ...value,
-      ...(typeof id === 'string' && id in Object.prototype ? { id: `item-${id.length}-${id.slice(2)}x` } : {}),
+      ...(typeof id === 'string' && id in Object.prototype
+        ? { id: `item-${id.length}-${id.slice(2)}x` }
+        : {}),
       ...(Array.isArray(items) ? { items: items.map(renamed) } : {}),
     };
   };

@@ -88,7 +88,14 @@ export function accountRouter({ key, throttle }: AccountParts) {
 
   /** In use from the first right code on. */
   on('PUT /account/second-factor', async (request, response, member) => {
-    const Body = z.strictObject({ password, secret: z.string().max(32).regex(/^[A-Z2-7]{32}$/), code: sixDigits });
+    const Body = z.strictObject({
+      password,
+      secret: z
+        .string()
+        .max(32)
+        .regex(/^[A-Z2-7]{32}$/),
+      code: sixDigits,
+    });
     const body = readBody(Body, request);
     const user = await proven(member, body.password);
     const sealed = confirmSecondFactor(key, user, body.secret, body.code);

@@ -1,12 +1,11 @@
 import { LRUCache } from 'lru-cache';
 import { DateTime } from 'luxon';
 import { Op } from 'sequelize';
-import type { ClassContext } from '@wrenfern/core/analyse';
-import type { Attendee, HandChoice } from '@wrenfern/core/people/choose-option';
+import type { HandChoice } from '@wrenfern/core/people/choose-option';
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
 import type { Member } from '../auth/session.ts';
-import { Booking, ClassRow, PlanRevision, type PersonRow, type Studio } from '../db/models.ts';
+import { Booking, ClassRow, PlanRevision, type PersonRow } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { personOf } from './people.ts';
 
@@ -172,20 +171,4 @@ export function latelyDone(
     .sort((a, b) => b.startsAt.getTime() - a.startsAt.getTime())
     .slice(0, LATELY_CLASSES);
   return [...new Set(own.flatMap(({ exercises }) => exercises))];
-}
-
-/** What `analyse` needs to know of a class beyond its plan. */
-export function contextOf(
-  studio: Studio,
-  day: string,
-  attendees: readonly Attendee[],
-  familiar: readonly string[],
-): ClassContext {
-  return {
-    pace: studio.pace,
-    cupboard: studio.cupboard,
-    attendees,
-    day,
-    familiar: new Set(familiar),
-  };
 }

@@ -127,7 +127,7 @@ async function pressedAfter(studioId: string, classId: string, after: number) {
 
 /** The saved plan that a class was begun with; null before it is begun. */
 async function planTaught(studioId: string, { id, taughtRevision }: ClassRow) {
-  if (taughtRevision === null || taughtRevision === undefined) return null;
+  if (taughtRevision === null) return null;
   const row = await rowsOf(PlanRevision, studioId).find({
     classId: id,
     revision: taughtRevision,
@@ -146,9 +146,7 @@ async function keepAsTaught(
   if (row.taughtRevision !== null) return;
   const revisions = rowsOf(PlanRevision, studioId);
   const known =
-    wanted === undefined
-      ? null
-      : await revisions.find({ classId, revision: wanted }, transaction);
+    wanted === undefined ? null : await revisions.find({ classId, revision: wanted }, transaction);
   const taughtRevision = known?.revision ?? row.revision;
   if (!known && !(await revisions.find({ classId, revision: row.revision }, transaction))) {
     await revisions.create(
@@ -184,5 +182,7 @@ async function isFirst(
     ignoreDuplicates: true,
   });
   const now = await rowsOf(ClassNote, studioId).one({ classId });
-  return made.length === 1 && now.revision === 1 && now.note === note.note && now.effort === note.effort;
+  return (
+    made.length === 1 && now.revision === 1 && now.note === note.note && now.effort === note.effort
+  );
 }

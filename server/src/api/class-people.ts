@@ -102,10 +102,15 @@ async function book(
   }
   return databaseOfModels().transaction(async (transaction) => {
     // The count goes first: it holds the class until everybody is booked.
-    const isTaken = await rowsOf(ClassRow, studioId).revise({ id: classId }, revision, {}, {
-      column: 'attendeesRevision',
-      transaction,
-    });
+    const isTaken = await rowsOf(ClassRow, studioId).revise(
+      { id: classId },
+      revision,
+      {},
+      {
+        column: 'attendeesRevision',
+        transaction,
+      },
+    );
     if (!isTaken) return false;
     const rows = await bookings.all({
       where: { classId },

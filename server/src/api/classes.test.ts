@@ -263,11 +263,16 @@ describe('what the group knows', () => {
       const { id } = response.body as { id: string };
       const { plan } = await lessonOf(id);
       await save(id, 1, withItem(plan, exercise)).expect(200);
-      await member.agent.put(`/api/classes/${id}/attendees`).send({ revision: 1, personIds: who }).expect(200);
+      await member.agent
+        .put(`/api/classes/${id}/attendees`)
+        .send({ revision: 1, personIds: who })
+        .expect(200);
       if (!isTaught) return;
       await member.agent
         .post(`/api/classes/${id}/events`)
-        .send({ events: [{ id: `start-${id}`, type: 'start', atMs: Date.parse(startsAt), order: 1 }] })
+        .send({
+          events: [{ id: `start-${id}`, type: 'start', atMs: Date.parse(startsAt), order: 1 }],
+        })
         .expect(201);
     };
     const [a, b, c] = people as [string, string, string];
@@ -276,7 +281,10 @@ describe('what the group knows', () => {
     await taught('2026-11-03T10:00:00Z', 'roll-up', [a, b, c], false);
     await taught('2026-07-01T10:00:00Z', 'cat-cow', [a, b, c], true);
     const id = await makeClass(member);
-    await member.agent.put(`/api/classes/${id}/attendees`).send({ revision: 1, personIds: people }).expect(200);
+    await member.agent
+      .put(`/api/classes/${id}/attendees`)
+      .send({ revision: 1, personIds: people })
+      .expect(200);
     const lesson = await lessonOf(id);
     expect(lesson.familiar).toEqual(['plank']);
     // What any of them did in the last classes, newest first.
@@ -328,7 +336,10 @@ describe('the log', () => {
   it.each([
     ['a type that there is not', { type: 'levitate' }],
     ['an id that every object has', { type: 'goTo', itemId: '__proto__' }],
-    ['a person that every object has', { type: 'moved', itemId: 'a', personId: 'constructor', option: 1 }],
+    [
+      'a person that every object has',
+      { type: 'moved', itemId: 'a', personId: 'constructor', option: 1 },
+    ],
     ['a time in the year 287396', { type: 'end', atMs: 9_007_199_254_740_991 }],
     ['a time two days away', { type: 'end', atMs: NOON + 2 * 86_400_000 }],
   ])('refuses %s, and everybody can still open the class', async (_name, change) => {
@@ -374,7 +385,10 @@ describe('the log', () => {
     expect(late.body).toMatchObject({ current: { effort: 4, note: 'Warm room', revision: 1 } });
     const all = { effort: null, note: 'Warm room, all the same' };
     await put({ revision: 1, ...all }).expect(200);
-    expect((await member.agent.get(`/api/classes/${id}/note`)).body).toEqual({ ...all, revision: 2 });
+    expect((await member.agent.get(`/api/classes/${id}/note`)).body).toEqual({
+      ...all,
+      revision: 2,
+    });
     await put({ revision: 2, effort: 9, note: '' }).expect(422);
   });
 });
@@ -450,7 +464,7 @@ describe('today', () => {
   it('shows every class though one can’t be read, and says so', async () => {
     const other = await makeStudio(app, 'unreadable');
     const [good, bad] = [await makeClass(other, 'Good'), await makeClass(other, 'Bad')];
-    const query = "UPDATE classes SET plan = '{\"format\":\"wrenfern-plan/99\"}' WHERE id = ?";
+    const query = 'UPDATE classes SET plan = \'{"format":"wrenfern-plan/99"}\' WHERE id = ?';
     await database.query(query, { replacements: [bad] });
     const answer = await other.agent.get('/api/today?from=2026-11-26T00:00:00Z').expect(200);
     const { classes } = answer.body as { classes: { id: string; state: string }[] };
@@ -471,7 +485,9 @@ describe('today', () => {
     await ClassRow.update({ plan: withItem(plan, 'gone-for-good') as Plan }, { where: { id } });
     const answer = await other.agent.get('/api/today?from=2026-11-26T00:00:00Z').expect(200);
     const { classes } = answer.body as { classes: { ready: { toSettle: { order: string[] } } }[] };
-    expect(classes[0]?.ready.toSettle.order[0]).toMatch(/gone for good \(no longer in the library\)/);
+    expect(classes[0]?.ready.toSettle.order[0]).toMatch(
+      /gone for good \(no longer in the library\)/,
+    );
   });
 
   it('wants a moment that is one', async () => {

@@ -4,7 +4,14 @@ import { z } from 'zod';
 import { PlanDetails, type Plan } from '@wrenfern/core/plan/plan';
 import { closedRouter } from '../auth/closed-router.ts';
 import type { Member } from '../auth/session.ts';
-import { Booking, ClassNote, ClassRow, databaseOfModels, PlanRevision, User } from '../db/models.ts';
+import {
+  Booking,
+  ClassNote,
+  ClassRow,
+  databaseOfModels,
+  PlanRevision,
+  User,
+} from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { noteAccess } from '../keeping/trail.ts';
 import {

@@ -186,7 +186,7 @@ describe('one’s own password', () => {
   const next = 'a lantern over nine bricks';
 
   it('is changed with the one before, and ends every other session', async () => {
-    const tablet = await request.agent(app);
+    const tablet = request.agent(app);
     await tablet.post('/api/session').send({ email: owner.email, password: PASSWORD }).expect(204);
     await change({ password: 'not it', next }).expect(422);
     await change({ password: PASSWORD, next }).expect(204);
@@ -336,7 +336,10 @@ describe('setting up', () => {
     const visitor = request.agent(app);
     // As somebody types it.
     const typed = code.toLowerCase().replaceAll('-', ' ');
-    await visitor.post('/api/set-up').send({ ...wanted, code: typed }).expect(201);
+    await visitor
+      .post('/api/set-up')
+      .send({ ...wanted, code: typed })
+      .expect(201);
     expect((await visitor.get('/api/session')).body).toMatchObject({
       user: { name: 'Ida', role: 'owner' },
       studio: { name: 'Lantern Yard', isDemo: false },
@@ -399,7 +402,12 @@ describe('a one-time link', () => {
   it('says what it is for, and lets one person in once', async () => {
     const token = await invite();
     const look = await request(app).post('/api/links/look').send({ token }).expect(200);
-    expect(look.body).toMatchObject({ kind: 'invite', studio: 'studio', name: 'Nia', role: 'cover' });
+    expect(look.body).toMatchObject({
+      kind: 'invite',
+      studio: 'studio',
+      name: 'Nia',
+      role: 'cover',
+    });
     const answers = await Promise.all([use(token), use(token), use(token)]);
     expect(answers.map(({ status }) => status).sort()).toEqual([201, 410, 410]);
     const nia = await User.findOne({ where: { email: 'nia@studio.example' } });
@@ -501,8 +509,7 @@ describe('owner and instructor', () => {
   it('an owner keeps schools of the studio, each by a name of its own and with a reason', async () => {
     const ours = { ...SCHOOLS['graded-load'], id: 'ours', name: 'Ours', why: 'Our backs.' };
     let revision = 1;
-    const send = (schools: unknown) =>
-      owner.agent.patch('/api/studio').send({ revision, schools });
+    const send = (schools: unknown) => owner.agent.patch('/api/studio').send({ revision, schools });
     const none = await owner.agent.get('/api/studio').expect(200);
     expect((none.body as { schools: unknown }).schools).toEqual([]);
     const kept = await send([ours]).expect(200);

@@ -48,7 +48,10 @@ export function exercisesRouter() {
     if ((latest?.version ?? 0) !== version) throw stale(latest);
     if (!latest && (await isInWastebasket(studioId, slug))) {
       throw new ApiError('invalid', [
-        { path: ['exercise', 'slug'], message: 'lies in the wastebasket; take it out, or choose another' },
+        {
+          path: ['exercise', 'slug'],
+          message: 'lies in the wastebasket; take it out, or choose another',
+        },
       ]);
     }
     await needRoom(member, 'exercises');
@@ -163,12 +166,13 @@ function classesWith(studioId: string, slug: string, transaction?: Transaction) 
   const classes = rowsOf(ClassRow, studioId);
   return {
     count: () => classes.count(named, transaction),
-    latest: () => classes.all({
-      where: named,
-      attributes: ['id', 'title', 'startsAt', 'taughtRevision'],
-      order: [['startsAt', 'DESC']],
-      limit: HISTORY,
-    }),
+    latest: () =>
+      classes.all({
+        where: named,
+        attributes: ['id', 'title', 'startsAt', 'taughtRevision'],
+        order: [['startsAt', 'DESC']],
+        limit: HISTORY,
+      }),
   };
 }
 

@@ -62,7 +62,10 @@ describe('health notes and cautions', () => {
   });
 
   it('are tied to the person they are about', async () => {
-    const [one, other] = [await makePerson(owner, 'One', SECRETS), await makePerson(owner, 'Other')];
+    const [one, other] = [
+      await makePerson(owner, 'One', SECRETS),
+      await makePerson(owner, 'Other'),
+    ];
     const row = await PersonRow.findByPk(one);
     await PersonRow.update({ sealed: row?.sealed ?? '' }, { where: { id: other } });
     const answer = await owner.agent.get(`/api/people/${other}`);
@@ -112,7 +115,9 @@ describe('a record', () => {
       format: 'wrenfern-person/1',
       name: 'Dario <b>Vale',
       ...SECRETS,
-      classes: [{ title: 'Morning', taught: true, todayNote: 'slept badly', moved: [{ option: 1 }] }],
+      classes: [
+        { title: 'Morning', taught: true, todayNote: 'slept badly', moved: [{ option: 1 }] },
+      ],
     });
     const page = await owner.agent.get(`/api/people/${personId}/export?as=page`).expect(200);
     expect(page.type).toBe('text/html');

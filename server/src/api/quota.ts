@@ -26,6 +26,9 @@ export async function needRoom(member: Member, kind: keyof typeof MOST): Promise
   const held = await (model as ModelStatic<Model>).count({ where, paranoid: false });
   if (held < limit) return;
   throw new ApiError('over-quota', [
-    { path: [], message: `${limit} ${words} are the most; empty the wastebasket or take some out.` },
+    {
+      path: [],
+      message: `${limit} ${words} are the most; empty the wastebasket or take some out.`,
+    },
   ]);
 }

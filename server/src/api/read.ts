@@ -61,11 +61,7 @@ export const personName = z
   .max(120)
   .refine(isVisible, NAME_SEEN);
 
-export const timeZone = z
-  .string()
-  .max(64)
-  .refine(isTimeZone, 'no such time zone')
-  .default('UTC');
+export const timeZone = z.string().max(64).refine(isTimeZone, 'no such time zone').default('UTC');
 
 function isTimeZone(zone: string): boolean {
   return IANAZone.isValidZone(zone);

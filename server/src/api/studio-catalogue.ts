@@ -21,7 +21,11 @@ export async function ownExercisesOf(
   });
   if (newest.length === 0) return [];
   const these = newest.map(({ slug, version }) => ({ slug, version }));
-  return versions.all({ where: { [Op.or]: these }, order: ['slug'], ...(transaction ? { transaction } : {}) });
+  return versions.all({
+    where: { [Op.or]: these },
+    order: ['slug'],
+    ...(transaction ? { transaction } : {}),
+  });
 }
 
 /** What a studio plans with: the built-in library and its own exercises. */
@@ -39,7 +43,9 @@ export async function catalogueFor(
     items.flatMap((item) => (item.kind === 'exercise' ? [item.exercise] : [])),
   );
   const own = named.filter((slug) => !builtInCatalogue.get(slug));
-  return own.length === 0 ? builtInCatalogue : beside(await ownExercisesOf(studioId, own, transaction));
+  return own.length === 0
+    ? builtInCatalogue
+    : beside(await ownExercisesOf(studioId, own, transaction));
 }
 
 function beside(own: readonly ExerciseVersion[]): Catalogue {
@@ -59,7 +65,9 @@ export async function ownExercisesFor(
   const asked = new Set<string>();
   let wanted = slugs;
   for (;;) {
-    const fresh = [...new Set(wanted)].filter((slug) => !builtInCatalogue.get(slug) && !asked.has(slug));
+    const fresh = [...new Set(wanted)].filter(
+      (slug) => !builtInCatalogue.get(slug) && !asked.has(slug),
+    );
     if (fresh.length === 0) break;
     for (const slug of fresh) asked.add(slug);
     const rows = await ownExercisesOf(studioId, fresh);

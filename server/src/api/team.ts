@@ -35,7 +35,11 @@ export function teamRouter(outbox: Outbox) {
   on('POST /team/invitations', async (request, response, member) => {
     const wanted = readBody(Invitation, request);
     if (member.isDemo) throw new ApiError('not-allowed');
-    const { id, token } = await createLink({ kind: 'invite', studioId: member.studioId, ...wanted });
+    const { id, token } = await createLink({
+      kind: 'invite',
+      studioId: member.studioId,
+      ...wanted,
+    });
     await outbox.put(
       wanted.email,
       'You are invited to a studio',

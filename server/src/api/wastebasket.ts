@@ -31,7 +31,9 @@ export function wastebasketRouter() {
   const { router, on } = closedRouter();
 
   on('GET /wastebasket', async (_request, response, { studioId }) => {
-    const all = (await Promise.all([classes(studioId), people(studioId), exercises(studioId)])).flat();
+    const all = (
+      await Promise.all([classes(studioId), people(studioId), exercises(studioId)])
+    ).flat();
     all.sort((a, b) => b.deletedAt.getTime() - a.deletedAt.getTime());
     response.json({
       wasted: all.slice(0, SHOWN).map(({ deletedAt, ...each }) => ({

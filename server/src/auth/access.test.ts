@@ -120,7 +120,11 @@ async function makeTarget(): Promise<Target> {
 }
 
 function addressOf(path: string, { classId, personId, memberId }: Target): string {
-  const id = path.startsWith('/classes') ? classId : path.startsWith('/people') ? personId : memberId;
+  const id = path.startsWith('/classes')
+    ? classId
+    : path.startsWith('/people')
+      ? personId
+      : memberId;
   const filled = path
     .replace(':personId', personId)
     .replace(':slug', 'own-curl')
@@ -173,7 +177,12 @@ describe('the table of access', () => {
     const said = Object.fromEntries(
       (Object.keys(ACCESS) as (keyof typeof ACCESS)[])
         .filter((route) => !OPEN.includes(route) && route !== STREAM)
-        .map((route) => [route, ROLES.filter((role) => mayCall(role, route)).map((r) => r[0]).join('')]),
+        .map((route) => [
+          route,
+          ROLES.filter((role) => mayCall(role, route))
+            .map((r) => r[0])
+            .join(''),
+        ]),
     );
     expect(said).toEqual(Object.fromEntries(byHand));
     expect(OPEN.every((route) => ACCESS[route as keyof typeof ACCESS] === 'anyone')).toBe(true);
@@ -288,9 +297,9 @@ describe('a cover', () => {
     await mine.agent.put(`/api/classes/${handed}/cover`).send(over).expect(200);
     await cover.agent.get(`/api/classes/${other}`).expect(404);
     const list = await cover.agent.get('/api/classes').expect(200);
-    expect((list.body as { classes: { title: string }[] }).classes.map(({ title }) => title)).toEqual([
-      'Handed',
-    ]);
+    expect(
+      (list.body as { classes: { title: string }[] }).classes.map(({ title }) => title),
+    ).toEqual(['Handed']);
     const lesson = await cover.agent.get(`/api/classes/${handed}`).expect(200);
     const [{ person }] = (lesson.body as { attendees: [{ person: object }] }).attendees;
     expect(person).toMatchObject({

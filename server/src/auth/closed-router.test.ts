@@ -26,11 +26,13 @@ const refusal = (errno: number) =>
 describe('a route', () => {
   it('is tried again after a deadlock, three times at most', async () => {
     let tries = 0;
-    const fails = (times: number): ClosedHandler => (_request, response) => {
-      tries += 1;
-      if (tries <= times) throw refusal(1213);
-      response.json({ tries });
-    };
+    const fails =
+      (times: number): ClosedHandler =>
+      (_request, response) => {
+        tries += 1;
+        if (tries <= times) throw refusal(1213);
+        response.json({ tries });
+      };
     expect((await request(appOf(fails(3))).get('/people')).body).toEqual({ tries: 4 });
     tries = 0;
     const busy = await request(appOf(fails(9))).get('/people');
@@ -42,17 +44,24 @@ describe('a route', () => {
     [1205, 503, 'busy'],
     [1366, 422, 'invalid'],
     [1064, 500, 'unexpected'],
-  ])('is not tried again after error %s of the database, which is %s', async (errno, status, code) => {
-    let tries = 0;
-    const answer = await request(
-      appOf(() => {
-        tries += 1;
-        throw refusal(errno);
-      }),
-    ).get('/people');
-    expect([answer.status, (answer.body as { code: string }).code, tries]).toEqual([status, code, 1]);
-    expect(JSON.stringify(answer.body)).not.toContain('secret');
-  });
+  ])(
+    'is not tried again after error %s of the database, which is %s',
+    async (errno, status, code) => {
+      let tries = 0;
+      const answer = await request(
+        appOf(() => {
+          tries += 1;
+          throw refusal(errno);
+        }),
+      ).get('/people');
+      expect([answer.status, (answer.body as { code: string }).code, tries]).toEqual([
+        status,
+        code,
+        1,
+      ]);
+      expect(JSON.stringify(answer.body)).not.toContain('secret');
+    },
+  );
 
   it('that the table does not leave open to anyone can’t be made so', () => {
     expect(() => closedRouter().open('GET /people')).toThrow(/not open to anyone/);

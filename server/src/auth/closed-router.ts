@@ -17,7 +17,7 @@ export function closedRouter() {
   const router = Router();
   return {
     router,
-    on(name: RouteName, handler: ClosedHandler): void {
+    on: (name: RouteName, handler: ClosedHandler): void => {
       register(router, name, async (request, response) => {
         const member = memberOf(request);
         if (!mayCall(member.role, name)) throw new ApiError('not-allowed');
@@ -26,7 +26,7 @@ export function closedRouter() {
       });
     },
     /** For routes that anyone may call. */
-    open(name: RouteName, ...handlers: RequestHandler[]): void {
+    open: (name: RouteName, ...handlers: RequestHandler[]): void => {
       if (ACCESS[name] !== 'anyone') throw new Error(`${name} is not open to anyone`);
       register(router, name, ...handlers);
     },
@@ -55,7 +55,8 @@ const FIRST_PAUSE_MS = 15;
 async function tryAgain(response: Response, work: () => Promise<void>): Promise<void> {
   for (let attempt = 1; ; attempt += 1) {
     try {
-      return await work();
+      await work();
+      return;
     } catch (error) {
       if (attempt === TRIES || response.headersSent || !isConflict(error)) throw error;
       await setTimeout(FIRST_PAUSE_MS * 2 ** attempt * (0.5 + Math.random()));

@@ -1,5 +1,6 @@
-import { QueryTypes, type QueryInterface, type Sequelize } from 'sequelize';
+import type { QueryInterface, Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
+import { withLease } from './lease.ts';
 import * as firstTables from './migrations/0001-first-tables.ts';
 import * as studioExercises from './migrations/0002-studio-exercises.ts';
 import * as studioSchools from './migrations/0003-studio-schools.ts';
@@ -18,36 +19,14 @@ export const MIGRATIONS = [
 ];
 
 /** A process that waits this long for another's migrations gives up and says so. */
-const WAIT_S = 120;
+const WAIT_MS = 120_000;
 
 /**
  * Brings the tables up to date, one process at a time: the others wait, then find nothing to do.
  * Refuses a database that a newer Wrenfern has already changed. Models must be bound: some steps seal.
  */
 export async function migrate(sequelize: Sequelize): Promise<string[]> {
-  // The transaction only holds one connection, and with it the lock; a killed process lets go of both.
-  return sequelize.transaction(async (transaction) => {
-    const lock = `wrenfern ${sequelize.getDatabaseName()}`;
-    const [row] = await sequelize.query<{ got: number | null }>('SELECT GET_LOCK(?, ?) AS got', {
-      replacements: [lock, WAIT_S],
-      type: QueryTypes.SELECT,
-      transaction,
-    });
-    if (Number(row?.got) !== 1) {
-      throw new Error(
-        `Another process has been changing this database for ${WAIT_S} seconds. Wait for it, then start again.`,
-      );
-    }
-    try {
-      return await runAll(sequelize);
-    } finally {
-      await sequelize.query('SELECT RELEASE_LOCK(?)', {
-        replacements: [lock],
-        type: QueryTypes.SELECT,
-        transaction,
-      });
-    }
-  });
+  return withLease(sequelize, 'changing the tables', { waitMs: WAIT_MS }, () => runAll(sequelize));
 }
 
 async function runAll(sequelize: Sequelize): Promise<string[]> {

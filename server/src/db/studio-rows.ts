@@ -88,13 +88,10 @@ export function rowsOf<M extends OfStudio>(model: ModelStatic<M>, studioId: stri
       { column = 'revision', transaction }: { column?: string; transaction?: Transaction } = {},
     ): Promise<boolean> {
       const counted: object = { ...values, [column]: revision + 1 };
-      const [changed] = await model.update(
-        counted,
-        {
-          where: inStudio({ [Op.and]: [where, { [column]: revision }] }),
-          ...(transaction ? { transaction } : {}),
-        },
-      );
+      const [changed] = await model.update(counted, {
+        where: inStudio({ [Op.and]: [where, { [column]: revision }] }),
+        ...(transaction ? { transaction } : {}),
+      });
       return changed === 1;
     },
   };

@@ -114,13 +114,32 @@ async function fill(
   await PersonRow.bulkCreate(people, { transaction });
   const today = DateTime.fromJSDate(now, { zone: timeZone }).startOf('day');
   const rows = timetable(today, nextClass(today, now)).map((lesson) =>
-    rowsOfLesson(studioId, people.map(({ id }) => id), lesson),
+    rowsOfLesson(
+      studioId,
+      people.map(({ id }) => id),
+      lesson,
+    ),
   );
-  await ClassRow.bulkCreate(rows.map((row) => row.lesson), { transaction });
-  await PlanRevision.bulkCreate(rows.map((row) => row.revision), { transaction });
-  await Booking.bulkCreate(rows.flatMap((row) => row.bookings), { transaction });
-  await ClassEvent.bulkCreate(rows.flatMap((row) => row.events), { transaction });
-  await ClassNote.bulkCreate(rows.flatMap((row) => row.notes), { transaction });
+  await ClassRow.bulkCreate(
+    rows.map((row) => row.lesson),
+    { transaction },
+  );
+  await PlanRevision.bulkCreate(
+    rows.map((row) => row.revision),
+    { transaction },
+  );
+  await Booking.bulkCreate(
+    rows.flatMap((row) => row.bookings),
+    { transaction },
+  );
+  await ClassEvent.bulkCreate(
+    rows.flatMap((row) => row.events),
+    { transaction },
+  );
+  await ClassNote.bulkCreate(
+    rows.flatMap((row) => row.notes),
+    { transaction },
+  );
   return user;
 }
 

@@ -33,7 +33,10 @@ export async function erasePerson(row: PersonRow, transaction: Transaction): Pro
     if (event.type === 'moved' && event.personId === id) {
       await each.update({ event: { ...event, personId: ERASED } }, { transaction });
     } else if (event.type === 'note' && holds(event.text)) {
-      await each.update({ event: { ...event, text: event.text.replace(named, ERASED) } }, { transaction });
+      await each.update(
+        { event: { ...event, text: event.text.replace(named, ERASED) } },
+        { transaction },
+      );
     }
   }
   const notes = await ClassNote.findAll({ where: { studioId, classId }, transaction });

@@ -37,7 +37,13 @@ export async function collectPerson(row: PersonRow) {
         choices: booking?.choices ?? {},
         moved: events.flatMap(({ classId: of, event }) =>
           of === lesson.id && event.type === 'moved' && event.personId === id
-            ? [{ itemId: event.itemId, option: event.option, at: new Date(event.atMs).toISOString() }]
+            ? [
+                {
+                  itemId: event.itemId,
+                  option: event.option,
+                  at: new Date(event.atMs).toISOString(),
+                },
+              ]
             : [],
         ),
       };
@@ -93,4 +99,5 @@ const ENTITIES = new Map([
   ['"', '&quot;'],
 ]);
 
-const escape = (text: string) => text.replace(/[&<>"]/g, (letter) => ENTITIES.get(letter) ?? letter);
+const escape = (text: string) =>
+  text.replace(/[&<>"]/g, (letter) => ENTITIES.get(letter) ?? letter);

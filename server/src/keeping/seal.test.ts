@@ -22,7 +22,9 @@ describe('what is sealed', () => {
   it('opens with no other key, for nothing else, and not when a letter was changed', () => {
     const sealed = seal(key, 'knee', 'a');
     expect(() => unseal(deriveKey('another secret', 'records'), sealed, 'a')).toThrow();
-    expect(() => unseal(deriveKey('a secret for tests only, long enough', 'x'), sealed, 'a')).toThrow();
+    expect(() =>
+      unseal(deriveKey('a secret for tests only, long enough', 'x'), sealed, 'a'),
+    ).toThrow();
     expect(() => unseal(key, sealed, 'b')).toThrow();
     for (const at of [5, 20, 40, sealed.length - 3]) {
       const other = sealed[at] === 'A' ? 'B' : 'A';
@@ -37,6 +39,8 @@ describe('what is sealed', () => {
     const decipher = createDecipheriv('aes-256-gcm', key, bytes.subarray(0, 12));
     decipher.setAAD(Buffer.from('a'));
     decipher.setAuthTag(bytes.subarray(12, 28));
-    expect(decipher.update(bytes.subarray(28), undefined, 'utf8') + decipher.final('utf8')).toBe('knee');
+    expect(decipher.update(bytes.subarray(28), undefined, 'utf8') + decipher.final('utf8')).toBe(
+      'knee',
+    );
   });
 });

@@ -42,7 +42,10 @@ async function cookieFor({ email }: TestMember, port: number): Promise<string> {
     headers: { 'Content-Type': 'application/json' },
     body: JSON.stringify({ email, password: PASSWORD }),
   });
-  return answer.headers.getSetCookie().map((each) => each.split(';')[0]).join('; ');
+  return answer.headers
+    .getSetCookie()
+    .map((each) => each.split(';')[0])
+    .join('; ');
 }
 
 /** Follows a class on one process; what it is told is collected. */

@@ -32,12 +32,14 @@ export function createWorkers(file: URL, onFault: (error: unknown) => void): Wor
       const key = createHash('sha256').update(JSON.stringify(input)).digest('base64');
       const known = kept.get(key);
       if (known) return known;
-      const answer = pool.run(input, { signal: AbortSignal.timeout(DEADLINE_MS) }).catch((error: unknown) => {
-        // Not kept: the next one who asks may be luckier.
-        kept.delete(key);
-        onFault(error);
-        return undefined;
-      });
+      const answer = pool
+        .run(input, { signal: AbortSignal.timeout(DEADLINE_MS) })
+        .catch((error: unknown) => {
+          // Not kept: the next one who asks may be luckier.
+          kept.delete(key);
+          onFault(error);
+          return undefined;
+        });
       kept.set(key, answer);
       return answer;
     },

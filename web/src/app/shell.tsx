@@ -193,8 +193,9 @@ function SignOut() {
         onOpenChange={() => setUnsaved(0)}
       >
         <p className="mb-4">
-          {unsaved === 1 ? 'One thing' : `${unsaved} things`} on this device {unsaved === 1 ? 'has' : 'have'}{' '}
-          not reached the server. Stay until there is a line; signing out clears the device.
+          {unsaved === 1 ? 'One thing' : `${unsaved} things`} on this device{' '}
+          {unsaved === 1 ? 'has' : 'have'} not reached the server. Stay until there is a line;
+          signing out clears the device.
         </p>
         <div className="flex gap-2">
           <Button look="main" onClick={() => setUnsaved(0)}>

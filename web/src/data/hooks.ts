@@ -139,7 +139,9 @@ export function usePeople(): SWRResponse<{ people: RevisedPerson[] }, Error> {
 }
 
 export function usePerson(id: string | undefined): SWRResponse<RevisedPerson, Error> {
-  return useSWR<RevisedPerson, Error>(id ? `/people/${id}` : null, read, { revalidateOnFocus: false });
+  return useSWR<RevisedPerson, Error>(id ? `/people/${id}` : null, read, {
+    revalidateOnFocus: false,
+  });
 }
 
 export function useStudio(): SWRResponse<StudioSettings, Error> {

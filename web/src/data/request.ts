@@ -83,6 +83,7 @@ export function sentenceOf(error: unknown): string {
     return where ? `${where}: ${message}` : message;
   });
   const { requestId } = error.details;
-  const noted = error.status >= 500 && typeof requestId === 'string' ? [`(${requestId.slice(0, 8)})`] : [];
+  const noted =
+    error.status >= 500 && typeof requestId === 'string' ? [`(${requestId.slice(0, 8)})`] : [];
   return [error.message, ...fields, ...noted].join(' ');
 }

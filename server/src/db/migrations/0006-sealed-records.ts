@@ -53,8 +53,7 @@ interface Unsealed {
   todayNote: string;
 }
 
-const parsed = (value: unknown): unknown =>
-  typeof value === 'string' ? JSON.parse(value) : value;
+const parsed = (value: unknown): unknown => (typeof value === 'string' ? JSON.parse(value) : value);
 
 const sealPerson = (row: Unsealed) => sealRecord(row.studioId, row.id, parsed(row.record));
 const sealToday = (row: Unsealed) =>
@@ -81,7 +80,7 @@ async function sealAll(
     }
     return rows.length;
   };
-  for (let left = CHUNK; left === CHUNK; ) {
+  for (let left = CHUNK; left === CHUNK;) {
     left = await database.transaction(sealChunk);
   }
 }

@@ -45,10 +45,10 @@ async function nameItemsOf(database: Sequelize, classId: string, transaction: Tr
     'SELECT seq, event FROM class_events WHERE classId = ? ORDER BY seq',
     { replacements: [classId], type: QueryTypes.SELECT, transaction },
   );
-  const itemIds = read<OldPlan>(lesson.plan).segments.flatMap(({ items }) =>
+  const itemIds = (parsed(lesson.plan) as OldPlan).segments.flatMap(({ items }) =>
     items.map((item) => item.id),
   );
-  const old = rows.map(({ seq, event }) => ({ seq, event: read<OldEvent>(event) }));
+  const old = rows.map(({ seq, event }) => ({ seq, event: parsed(event) as OldEvent }));
   for (const { seq, event } of named(old, itemIds)) {
     await database.query('UPDATE class_events SET event = ? WHERE seq = ?', {
       replacements: [JSON.stringify(event), seq],
@@ -67,8 +67,8 @@ async function nameItemsOf(database: Sequelize, classId: string, transaction: Tr
 }
 
 /** JSON columns come parsed or as text, as the column was made. */
-function read<T>(value: unknown): T {
-  return (typeof value === 'string' ? JSON.parse(value) : value) as T;
+function parsed(value: unknown): unknown {
+  return typeof value === 'string' ? JSON.parse(value) : value;
 }
 
 function named(rows: EventRow[], itemIds: string[]): EventRow[] {
@@ -84,6 +84,9 @@ function named(rows: EventRow[], itemIds: string[]): EventRow[] {
       }
       hasStarted ||= event.type === 'start';
       hasEnded ||= hasStarted && event.type === 'end';
-      return { seq, event: isMove ? { ...placed, type: 'goTo', itemId: itemIds[at] ?? '-' } : placed };
+      return {
+        seq,
+        event: isMove ? { ...placed, type: 'goTo', itemId: itemIds[at] ?? '-' } : placed,
+      };
     });
 }

@@ -21,10 +21,7 @@ const alreadyRead = new WeakMap<object, unknown>();
  * A JSON column at the edge of the database: whatever comes out of it has been read through its
  * schema, so that defaults added since are filled in and what can't be read is said so.
  */
-export function documentColumn(
-  column: string,
-  schema: z.ZodType,
-): ModelAttributeColumnOptions<Model> {
+export function documentColumn(column: string, schema: z.ZodType): ModelAttributeColumnOptions {
   return {
     type: DataTypes.JSON,
     get(this: Model) {
@@ -36,7 +33,7 @@ export function documentColumn(
           const faults = faultsOf(read.error, 3).map(
             ({ path, message }) => `${path.join('.')}: ${message}`,
           );
-          throw new UnreadableColumn(String(this.constructor.name), column, faults.join('; '));
+          throw new UnreadableColumn(this.constructor.name, column, faults.join('; '));
         }
         alreadyRead.set(stored, read.data);
       }

@@ -319,7 +319,12 @@ function GivePerson({ person }: { person: Person }) {
   const address = `/api/people/${person.id}/export`;
   return (
     <>
-      <a className={buttonClass('quiet')} href={`${address}?as=page`} target="_blank" rel="noreferrer">
+      <a
+        className={buttonClass('quiet')}
+        href={`${address}?as=page`}
+        target="_blank"
+        rel="noreferrer"
+      >
         All that is kept
       </a>
       <a className={buttonClass('quiet')} href={address} download>
@@ -364,8 +369,8 @@ function RemovePerson({ person }: { person: Person }) {
       {isOwner ? (
         <div className="mt-5 border-t border-line pt-4">
           <p className="mb-3">
-            When {person.name} asks to be forgotten: everything goes for good, and the name goes from
-            notes of classes as well. Nothing brings it back.
+            When {person.name} asks to be forgotten: everything goes for good, and the name goes
+            from notes of classes as well. Nothing brings it back.
           </p>
           <label className="mb-3 flex min-h-7 items-center gap-2">
             <input

@@ -37,7 +37,10 @@ describe('what a device keeps', () => {
   });
 
   it('stays where it is when it can’t be read, to be saved as a file', () => {
-    for (const text of ['{"revision":', JSON.stringify({ revision: 1, plan: { format: 'other/9' } })]) {
+    for (const text of [
+      '{"revision":',
+      JSON.stringify({ revision: 1, plan: { format: 'other/9' } }),
+    ]) {
       kept.set('wrenfern-draft-a', text);
       expect(findDraft('a')).toEqual({ status: 'unreadable', text });
       expect(kept.get('wrenfern-draft-a')).toBe(text);

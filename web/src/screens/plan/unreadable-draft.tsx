@@ -13,8 +13,8 @@ export function UnreadableDraft({ classId, text }: { classId: string; text: stri
       className="fixed inset-x-4 bottom-4 z-40 mx-auto max-w-xl rounded-2xl border border-copper-line bg-copper-soft p-4"
     >
       <p className="mb-3">
-        This device keeps edits of this class that this version can’t read. The next edit takes their
-        place, so save them first if they matter.
+        This device keeps edits of this class that this version can’t read. The next edit takes
+        their place, so save them first if they matter.
       </p>
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => saveFile('unsaved-plan.json', text)}>Save them as a file</Button>

@@ -48,7 +48,12 @@ export function Component() {
       </p>
       <div className="flex flex-col gap-3">
         <FormError message={fault} />
-        <Button look="main" className="min-h-11 w-full" disabled={busy} onClick={() => void comeIn()}>
+        <Button
+          look="main"
+          className="min-h-11 w-full"
+          disabled={busy}
+          onClick={() => void comeIn()}
+        >
           {busy ? 'Laying out the mats …' : 'Come in as Rowan, who teaches here'}
         </Button>
       </div>

@@ -38,9 +38,7 @@ export function Component() {
       {door.data && !door.data.isSetUp ? (
         <p className="mt-6">First time here? {begin('Set up your studio')}</p>
       ) : null}
-      {door.data?.isSetUp ? (
-        <p className="mt-6">{begin('Set up another studio')}</p>
-      ) : null}
+      {door.data?.isSetUp ? <p className="mt-6">{begin('Set up another studio')}</p> : null}
       {door.data?.demo && !door.data.isSetUp ? (
         <p className="mt-4 border-t border-line pt-4">
           Only looking?{' '}

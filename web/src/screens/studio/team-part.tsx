@@ -135,8 +135,8 @@ function InviteSheet({ reload }: { reload: () => void }) {
     >
       {path ? (
         <OneTimeLink path={path}>
-          Give this link to {form.getValues('name')}. It opens once, within seven days, and lets them
-          choose a password of their own. It is not shown again.
+          Give this link to {form.getValues('name')}. It opens once, within seven days, and lets
+          them choose a password of their own. It is not shown again.
         </OneTimeLink>
       ) : (
         <form onSubmit={(event) => void invite(event)} className="flex flex-col gap-3" noValidate>

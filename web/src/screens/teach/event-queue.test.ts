@@ -57,7 +57,9 @@ describe('createEventQueue', () => {
     [401, 'signed-out'],
   ] as const)('keeps everything on %s and says %s', async (status, said) => {
     let isDown = true;
-    const { queue, sent } = setUp(() => (isDown ? Promise.reject(problem(status)) : Promise.resolve()));
+    const { queue, sent } = setUp(() =>
+      isDown ? Promise.reject(problem(status)) : Promise.resolve(),
+    );
     queue.add(event(1));
     expect(await queue.flush()).toBe(said);
     queue.add(event(2));

@@ -128,7 +128,9 @@ function DeliveryState({ run }: { run: Run }) {
         <p role="status" className="flex items-center gap-1.5 text-copper">
           <CloudOff size={18} aria-hidden />
           <span className="max-sm:sr-only">
-            {delivery === 'away' ? 'kept here, not sent yet' : 'kept here: sign in again to send it'}
+            {delivery === 'away'
+              ? 'kept here, not sent yet'
+              : 'kept here: sign in again to send it'}
           </span>
         </p>
       )}
@@ -146,7 +148,9 @@ function DeliveryState({ run }: { run: Run }) {
                 into the log. Nothing else waits for them. Save them as a file if they matter.
               </p>
               <div className="flex flex-wrap gap-2">
-                <Button onClick={() => saveFile('set-aside.json', JSON.stringify(setAside, null, 2))}>
+                <Button
+                  onClick={() => saveFile('set-aside.json', JSON.stringify(setAside, null, 2))}
+                >
                   Save as a file
                 </Button>
                 <Button

@@ -59,14 +59,7 @@ function LoadedTeach() {
   // Once begun, a class follows the plan that it was begun with, whatever is planned since.
   const { taught } = events.data;
   const shown = taught ? { ...lesson.data, ...taught } : lesson.data;
-  return (
-    <Teach
-      key={shown.revision}
-      lesson={shown}
-      known={events.data}
-      onStarted={reload}
-    />
-  );
+  return <Teach key={shown.revision} lesson={shown} known={events.data} onStarted={reload} />;
 }
 
 interface TeachProps {
@@ -96,9 +89,7 @@ function Teach({ lesson, known, onStarted }: TeachProps) {
     );
   }
   if (run.state.status === 'ready') {
-    return (
-      <Before lesson={lesson} analysis={analysis} starting={starting} />
-    );
+    return <Before lesson={lesson} analysis={analysis} starting={starting} />;
   }
   if (run.state.status === 'ended' || !run.now) return <After lesson={lesson} />;
   return (

@@ -76,7 +76,7 @@ export function useRun({ classId, revision, timeline, known, onStarted }: RunPar
   }, [queue]);
 
   const { offsetMs } = seen;
-  const clockMs = useCallback(() => Date.now() + offsetMs.current, [offsetMs]);
+  const clockMs = useCallback(() => Date.now() + offsetMs, [offsetMs]);
   const record = useCallback(
     (fresh: Fresh) => {
       const event = {
@@ -102,15 +102,16 @@ export function useRun({ classId, revision, timeline, known, onStarted }: RunPar
     const again = setInterval(() => {
       if (queue.pending().length > 0) void flush();
     }, TRY_AGAIN_MS);
-    void flush();
+    const first = setTimeout(() => void flush(), 0);
     return () => {
+      clearTimeout(first);
       clearInterval(tick);
       clearInterval(again);
     };
   }, [queue, flush]);
 
   const state = useMemo(
-    () => runClass(timeline, events, nowMs + offsetMs.current),
+    () => runClass(timeline, events, nowMs + offsetMs),
     [timeline, events, nowMs, offsetMs],
   );
   const now = useMemo(() => viewNow(timeline, state), [timeline, state]);
@@ -142,7 +143,7 @@ function useSeen(known: ClassEvents) {
   const lastSeq = useRef(Math.max(0, ...known.pressed.map(({ seq }) => seq)));
   // Devices go by the server's clock, so that times on two of them can be compared. Set once: a clock
   // that is set again in the middle of a class would make it jump.
-  const offsetMs = useRef(known.nowMs - Date.now());
+  const [offsetMs] = useState(() => known.nowMs - Date.now());
   const add = useCallback((fresh: readonly Pressed[]) => {
     if (fresh.length === 0) return;
     lastSeq.current = Math.max(lastSeq.current, ...fresh.map(({ seq }) => seq));

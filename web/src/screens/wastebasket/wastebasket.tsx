@@ -25,7 +25,10 @@ export function Component() {
   const act = async (method: 'POST' | 'DELETE', path: string, said: string) => {
     try {
       await request(method, `/wastebasket${path}`);
-      await mutate((key) => typeof key === 'string' && /^\/(wastebasket|people|classes|today|exercises)/.test(key));
+      await mutate(
+        (key) =>
+          typeof key === 'string' && /^\/(wastebasket|people|classes|today|exercises)/.test(key),
+      );
       toast.success(said);
     } catch (error) {
       toast.error(sentenceOf(error));
@@ -51,7 +54,10 @@ export function Component() {
       ) : (
         <ul className="divide-y divide-line border-y border-line">
           {wasted.map((each) => (
-            <li key={`${each.kind} ${each.id}`} className="flex flex-wrap items-center gap-x-4 py-2">
+            <li
+              key={`${each.kind} ${each.id}`}
+              className="flex flex-wrap items-center gap-x-4 py-2"
+            >
               <span className="min-w-48 flex-1 font-semibold">{each.name}</span>
               <span className="text-soft">
                 {KINDS[each.kind]}, until {showDay(each.goneAt, zone)}
