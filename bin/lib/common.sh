@@ -1,7 +1,8 @@
 # Words and small steps shared by bin/start and bin/test. Sourced, never run.
 
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/../.." && pwd)
-STATE="$ROOT/.wrenfern"
+# Where everything of this installation is kept; another folder for drills.
+STATE=${WRENFERN_STATE:-"$ROOT/.wrenfern"}
 
 say() { printf '%s\n' "$*"; }
 fail() {

@@ -18,9 +18,9 @@ const AFTER_FAULT_MS = 150;
 
 /** Does the same again and again until it is stopped; a fault of the server is waited out. */
 function repeat(work: () => Promise<void>): Worker {
-  let isStopped = false;
+  const run = { isOn: true };
   const done = (async () => {
-    while (!isStopped) {
+    while (run.isOn) {
       try {
         await work();
         await pause(BETWEEN_MS);
@@ -32,7 +32,7 @@ function repeat(work: () => Promise<void>): Worker {
   })();
   return {
     async stop() {
-      isStopped = true;
+      run.isOn = false;
       await done;
     },
   };

@@ -1,0 +1,122 @@
+import { execFile, spawn, type ChildProcess } from 'node:child_process';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
+import { promisify } from 'node:util';
+import { createClient, makeClass, OWNER, setUpStudio } from './rig/client.ts';
+import { editPlans, type Acknowledged } from './rig/work.ts';
+
+/**
+ * The restore drill, with the commands that a user has: an installation is backed up while somebody
+ * works in it, lost, restored elsewhere, given another key, and asked for what was in it.
+ */
+const ROOT = new URL('..', import.meta.url).pathname;
+const PORT = '34690';
+const BASE = `http://127.0.0.1:${PORT}`;
+const NOTE = 'lives alone on the hill';
+const folder = mkdtempSync(join(tmpdir(), 'wf-'));
+const file = join(folder, 'backup.age');
+
+const env = (state: string) => ({
+  ...process.env,
+  WRENFERN_STATE: join(folder, state),
+  WRENFERN_PASSPHRASE: 'nine bricks and a lantern',
+});
+
+async function run(state: string, ...words: string[]): Promise<string> {
+  const { stdout } = await promisify(execFile)('bin/wrenfern', words, {
+    cwd: ROOT,
+    env: env(state),
+  });
+  return stdout;
+}
+
+async function start(state: string): Promise<{ said: () => string; stop: () => Promise<void> }> {
+  let text = '';
+  const child: ChildProcess = spawn('bin/start', ['--port', PORT, '--no-demo'], {
+    cwd: ROOT,
+    env: env(state),
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  for (const stream of [child.stdout, child.stderr]) {
+    stream?.on('data', (chunk: Buffer) => {
+      text += chunk.toString();
+    });
+  }
+  for (let tries = 0; tries < 1200 && !text.includes('Ctrl-C stops it.'); tries += 1) {
+    if (child.exitCode !== null) throw new Error(text);
+    await pause(100);
+  }
+  return {
+    said: () => text,
+    async stop() {
+      const gone = new Promise((resolve) => child.once('exit', resolve));
+      child.kill('SIGTERM');
+      await gone;
+    },
+  };
+}
+
+function expectThat(isTrue: boolean, what: string): void {
+  if (!isTrue) throw new Error(`not so: ${what}`);
+  process.stdout.write(`ok: ${what}\n`);
+}
+
+async function readNote(personId: string): Promise<string> {
+  const client = createClient(BASE);
+  await client.send('POST', '/session', OWNER);
+  const { body } = await client.send('GET', `/people/${personId}`);
+  return (body as { note?: string }).note ?? '';
+}
+
+try {
+  const first = await start('first');
+  const code = /The code for it: (\S+)/.exec(first.said())?.[1] ?? '';
+  const owner = await setUpStudio(BASE, `set-up code: ${code}\n`);
+  const made = await owner.send('POST', '/people', { name: 'Asha', note: NOTE });
+  const personId = (made.body as { id: string }).id;
+  const classId = await makeClass(owner, 'Kept');
+  const acked: Acknowledged = { saves: new Map(), events: new Set() };
+  const worker = editPlans(owner, classId, 'busy', acked);
+  await pause(300);
+  const savesBefore = acked.saves.size;
+  await run('first', 'backup', file);
+  const savesAfter = acked.saves.size;
+  await worker.stop();
+  expectThat(savesAfter > savesBefore, 'somebody worked while it was backed up');
+  const bytes = readFileSync(file);
+  expectThat(!bytes.includes(NOTE) && !bytes.includes('Asha'), 'the backup shows nothing');
+  await first.stop();
+  rmSync(join(folder, 'first'), { recursive: true, force: true });
+
+  await run('second', 'restore', file);
+  const second = await start('second');
+  expectThat((await readNote(personId)) === NOTE, 'a health note is there, and can be read');
+  const again = createClient(BASE);
+  await again.send('POST', '/session', OWNER);
+  const { body } = await again.send('GET', `/classes/${classId}`);
+  const { revision } = body as { revision: number };
+  const isOfThen = revision > savesBefore && revision <= savesAfter + 2;
+  expectThat(isOfThen, 'the class is as it was while it was backed up');
+  await second.stop();
+
+  await run('second', 'rotate-key');
+  const third = await start('second');
+  expectThat((await readNote(personId)) === NOTE, 'another key opens it as well');
+  for (let tries = 0; tries < 200; tries += 1) {
+    const day = new Date().toLocaleDateString('sv-SE');
+    if (existsSync(join(folder, 'second', 'backups', `wrenfern-${day}.age`))) break;
+    await pause(100);
+  }
+  const daily = readdirSync(join(folder, 'second', 'backups'));
+  const isThere = daily.some((name) => /^wrenfern-\d{4}-\d\d-\d\d\.age$/.test(name));
+  expectThat(isThere, 'a daily backup was made by itself');
+
+  await third.stop();
+  const restored = await run('second', 'restore', file);
+  expectThat(restored.includes('wrenfern_before_'), 'what was there before a restore is kept');
+  process.stdout.write('the drill went through\n');
+} finally {
+  rmSync(folder, { recursive: true, force: true });
+}
