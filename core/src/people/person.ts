@@ -33,6 +33,8 @@ export const Person = z.strictObject({
   /** Foundations this person brings to a class, each to a depth. */
   holds: z.partialRecord(z.enum(FOUNDATIONS), Depth).default({}),
   cautions: z.array(CautionEntry).max(20).default([]),
+  /** The day on which they agreed that this is kept. */
+  consentOn: date.optional(),
   note: z.string().max(2000).default(''),
 });
 export type Person = z.infer<typeof Person>;
@@ -54,11 +56,18 @@ interface RecordProblem {
 }
 
 const YEARS = { first: '1900', last: '2100' } as const;
+const YEARS_SAID = `give a year from ${YEARS.first} to ${YEARS.last}`;
+
+const isYearOfSomebody = (day: string) =>
+  day.slice(0, 4) >= YEARS.first && day.slice(0, 4) <= YEARS.last;
 
 /** Checks what a schema of old records must let pass: names that can be seen, dates that make sense. */
 export function checkPerson(person: Omit<Person, 'id'>): RecordProblem[] {
   const problems: RecordProblem[] = [];
   if (!isVisible(person.name)) problems.push({ path: ['name'], message: NAME_SEEN });
+  if (person.consentOn && !isYearOfSomebody(person.consentOn)) {
+    problems.push({ path: ['consentOn'], message: YEARS_SAID });
+  }
   person.cautions.forEach((entry, index) => {
     for (const { field, message } of checkCautionDates(entry)) {
       problems.push({ path: ['cautions', index, field], message });
@@ -80,9 +89,7 @@ export function checkCautionDates({ since, until }: CautionEntry) {
     ['since', since],
     ['until', until],
   ] as const) {
-    if (day && (day.slice(0, 4) < YEARS.first || day.slice(0, 4) > YEARS.last)) {
-      problems.push({ field, message: `give a year from ${YEARS.first} to ${YEARS.last}` });
-    }
+    if (day && !isYearOfSomebody(day)) problems.push({ field, message: YEARS_SAID });
   }
   if (since && until && until < since) {
     problems.push({ field: 'until', message: 'is before it began' });

@@ -147,6 +147,26 @@ describe('a record', () => {
   });
 });
 
+describe('people who came to nothing for long', () => {
+  it('go into the wastebasket when the studio says so, and only then', async () => {
+    const other = await makeStudio(app, 'forgetful');
+    const [gone, here] = [await makePerson(other, 'Gone'), await makePerson(other, 'Here')];
+    const classId = await makeClass(other);
+    const booked = { revision: 1, personIds: [here] };
+    await other.agent.put(`/api/classes/${classId}/attendees`).send(booked).expect(200);
+    const createdAt = new Date('2020-01-01');
+    await PersonRow.update({ createdAt }, { where: { studioId: other.studioId } });
+    await cleanUp(new Date('2026-11-28'));
+    expect(await PersonRow.count({ where: { studioId: other.studioId } })).toBe(2);
+    const setting = { revision: 1, retentionMonths: 12 };
+    await other.agent.patch('/api/studio').send(setting).expect(200);
+    await cleanUp(new Date('2026-11-28'));
+    const left = await PersonRow.findAll({ where: { studioId: other.studioId } });
+    expect(left.map(({ id }) => id)).toEqual([here]);
+    await other.agent.post(`/api/wastebasket/person/${gone}`).expect(204);
+  });
+});
+
 describe('the wastebasket', () => {
   const wasted = async () =>
     ((await owner.agent.get('/api/wastebasket').expect(200)).body as { wasted: { id: string }[] })

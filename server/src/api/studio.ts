@@ -14,6 +14,8 @@ const StudioChange = z
     name: z.string().trim().min(1, 'give the studio a name').max(120),
     cupboard: Cupboard,
     pace: Pace,
+    /** Months after which people who came to nothing are taken out; null for never. */
+    retentionMonths: z.number().int().min(3).max(240).nullable(),
     schools: z
       .array(SchoolRules)
       .max(20)
@@ -66,6 +68,18 @@ export function studioRouter() {
   return router;
 }
 
-function told({ name, slug, isDemo, timeZone, cupboard, pace, schools, revision }: Studio) {
-  return { name, slug, isDemo, timeZone, cupboard, pace, schools: schools ?? [], revision };
+function told(studio: Studio) {
+  const { name, slug, isDemo, timeZone, cupboard, pace, schools, retentionMonths, revision } =
+    studio;
+  return {
+    name,
+    slug,
+    isDemo,
+    timeZone,
+    cupboard,
+    pace,
+    schools: schools ?? [],
+    retentionMonths: retentionMonths ?? null,
+    revision,
+  };
 }

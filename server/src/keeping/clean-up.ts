@@ -1,5 +1,7 @@
+import { DateTime } from 'luxon';
 import { literal, Op } from 'sequelize';
 import {
+  Booking,
   ClassRow,
   ExerciseVersion,
   Link,
@@ -39,6 +41,7 @@ export async function cleanUp(now: Date): Promise<void> {
   await PersonRow.destroy({ where: wasted, force: true });
   await ExerciseVersion.destroy({ where: wasted, force: true });
   await Trail.destroy({ where: { createdAt: { [Op.lt]: ago(TRAIL_DAYS * DAY_MS) } } });
+  await retirePeople(now);
   await dropOldRevisions(ago(REVISIONS_DAYS * DAY_MS));
   await Studio.destroy({
     where: {
@@ -49,6 +52,35 @@ export async function cleanUp(now: Date): Promise<void> {
       ],
     },
   });
+}
+
+/** Whoever came to nothing for as long as their studio keeps people goes into the wastebasket. */
+async function retirePeople(now: Date): Promise<void> {
+  const studios = await Studio.findAll({ where: { retentionMonths: { [Op.not]: null } } });
+  for (const { id, retentionMonths } of studios) {
+    const since = DateTime.fromJSDate(now)
+      .minus({ months: retentionMonths ?? 0 })
+      .toJSDate();
+    const lately = await Booking.findAll({
+      where: { studioId: id },
+      attributes: ['personId'],
+      include: [
+        {
+          association: 'lesson',
+          attributes: [],
+          required: true,
+          where: { startsAt: { [Op.gte]: since } },
+        },
+      ],
+    });
+    await PersonRow.destroy({
+      where: {
+        studioId: id,
+        createdAt: { [Op.lt]: since },
+        id: { [Op.notIn]: lately.map(({ personId }) => personId) },
+      },
+    });
+  }
 }
 
 /** All but the plan that was taught and the one that stands. */

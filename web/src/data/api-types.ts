@@ -157,6 +157,8 @@ export interface StudioSettings {
   cupboard: Cupboard;
   pace: Pace;
   schools: SchoolRules[];
+  /** Months after which people who came to nothing are taken out; null for never. */
+  retentionMonths: number | null;
   revision: number;
 }
 

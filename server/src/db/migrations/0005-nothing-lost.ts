@@ -25,6 +25,10 @@ export async function up(tables: QueryInterface): Promise<void> {
   for (const table of REVISED) await addColumn(tables, table, 'revision', revision);
   await addColumn(tables, 'classes', 'detailsRevision', revision);
   await addColumn(tables, 'classes', 'attendeesRevision', revision);
+  await addColumn(tables, 'studios', 'retentionMonths', {
+    type: DataTypes.INTEGER,
+    allowNull: true,
+  });
   for (const table of WASTED) await addColumn(tables, table, 'deletedAt', perhaps);
   await addColumn(tables, 'classes', 'coverUserId', belongsTo('users', 'SET NULL'));
   await addColumn(tables, 'classes', 'taughtRevision', {
@@ -54,6 +58,7 @@ export async function down(tables: QueryInterface): Promise<void> {
   for (const column of ['detailsRevision', 'attendeesRevision', 'coverUserId', 'taughtRevision']) {
     await removeColumn(tables, 'classes', column);
   }
+  await removeColumn(tables, 'studios', 'retentionMonths');
   for (const table of REVISED) await removeColumn(tables, table, 'revision');
   for (const table of WASTED) await removeColumn(tables, table, 'deletedAt');
 }

@@ -172,4 +172,5 @@ export function bindClasses(sequelize: Sequelize): void {
     { sequelize, tableName: 'class_notes' },
   );
   Booking.belongsTo(PersonRow, { foreignKey: 'personId', as: 'person' });
+  Booking.belongsTo(ClassRow, { foreignKey: 'classId', as: 'lesson' });
 }

@@ -23,6 +23,8 @@ export class Studio extends Model<InferAttributes<Studio>, InferCreationAttribut
   declare pace: Pace;
   /** None until the first is made. */
   declare schools: CreationOptional<SchoolRules[] | null>;
+  /** People who came to nothing for so many months go into the wastebasket; null for never. */
+  declare retentionMonths: CreationOptional<number | null>;
   /** Counts every change of the settings. */
   declare revision: CreationOptional<number>;
   /** When somebody last did anything here; a demo studio that nobody uses is removed. */
@@ -63,6 +65,7 @@ export function bindStudio(sequelize: Sequelize): void {
       cupboard: documentColumn('cupboard', Cupboard),
       pace: documentColumn('pace', Pace),
       schools: documentColumn('schools', z.array(z.preprocess(readSchool, SchoolRules))),
+      retentionMonths: DataTypes.INTEGER,
       revision: counter(),
       usedAt: moment,
       createdAt: moment,

@@ -44,6 +44,7 @@ interface CautionLine {
 
 interface RecordValues {
   name: string;
+  consentOn: string;
   level: number;
   note: string;
   cautions: CautionLine[];
@@ -62,6 +63,7 @@ const DEPTHS = ['not met', 'met', 'practised', 'kept under load'] as const;
 function valuesOf(person: Person | undefined): RecordValues {
   return {
     name: person?.name ?? '',
+    consentOn: person?.consentOn ?? '',
     level: person?.level ?? 2,
     note: person?.note ?? '',
     cautions: (person?.cautions ?? []).map(({ since = '', until = '', ...rest }) => ({
@@ -84,6 +86,7 @@ function recordOf(values: RecordValues, known: Person | undefined): Omit<Person,
   const held = FOUNDATIONS.filter((foundation) => values.holds[foundation] > 0);
   return {
     name: values.name,
+    ...(values.consentOn ? { consentOn: values.consentOn } : {}),
     level: values.level,
     note: values.note,
     usualOptions: known?.usualOptions ?? {},
@@ -182,6 +185,12 @@ function RecordForm({ known }: { known: RevisedPerson | undefined }) {
               />
             )}
           </Field>
+          <TextField
+            label="Agreed that this is kept, on"
+            type="date"
+            hint="Records about health want their word."
+            {...form.register('consentOn')}
+          />
           <Holds form={form} />
         </div>
         <Cautions form={form} />

@@ -11,12 +11,13 @@ interface StudioChange {
   cupboard?: Cupboard;
   pace?: Pace;
   schools?: SchoolRules[];
+  retentionMonths?: number | null;
 }
 
 /** Changes go out one after the other: each is made on what the one before it left. */
 let underWay: Promise<unknown> = Promise.resolve();
 
-type Settings = Pick<StudioSettings, 'cupboard' | 'pace' | 'schools'>;
+type Settings = Pick<StudioSettings, 'cupboard' | 'pace' | 'schools' | 'retentionMonths'>;
 
 /** Shows a change of the studio at once, saves it, and fetches again what follows from it. */
 export function useStudioChange() {

@@ -31,7 +31,7 @@ export function Component() {
       <div className="flex flex-col gap-10">
         <PacePart studio={studio.data} isOwner={isOwner} />
         {mayTeach ? <TeamPart isOwner={isOwner} /> : null}
-        {isOwner ? <KeepingPart /> : null}
+        {isOwner ? <KeepingPart studio={studio.data} /> : null}
       </div>
     </div>
   );
@@ -108,11 +108,27 @@ function PacePart({ studio, isOwner }: { studio: StudioSettings; isOwner: boolea
   );
 }
 
+const RETENTION = [
+  { value: '0', name: 'stay until somebody takes them out' },
+  { value: '12', name: 'go into the wastebasket after a year' },
+  { value: '24', name: 'go into the wastebasket after two years' },
+  { value: '36', name: 'go into the wastebasket after three years' },
+] as const;
+
 /** What only the owner looks into. */
-function KeepingPart() {
+function KeepingPart({ studio }: { studio: StudioSettings }) {
+  const change = useStudioChange();
   return (
     <section aria-label="Keeping">
       <h2 className="mb-2 text-xl">Keeping</h2>
+      <div className="mb-3">
+        <Select
+          label="People who come to no class any more"
+          value={String(studio.retentionMonths ?? 0)}
+          choices={RETENTION}
+          onChange={(months) => void change({ retentionMonths: Number(months) || null })}
+        />
+      </div>
       <ul className="flex flex-col gap-1">
         <li>
           <Link className="font-semibold text-fern underline" to="/studio/trail">
