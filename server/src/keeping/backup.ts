@@ -69,7 +69,7 @@ export async function openBackup(
   const opened = await decrypter.decrypt(
     Readable.toWeb(sealed) as unknown as ReadableStream<Uint8Array>,
   );
-  const packed = Readable.fromWeb(opened as unknown as WebStream);
+  const packed = Readable.fromWeb(opened);
   const plain = createGunzip();
   packed.on('error', (error) => plain.destroy(error));
   packed.pipe(plain);

@@ -50,6 +50,7 @@ function LoadedClass() {
 function ClassHeader({ lesson }: { lesson: WholeClass }) {
   const session = useSession();
   const zone = session.data?.studio.timeZone ?? 'UTC';
+  const isReader = session.data?.user.role === 'reader';
   return (
     <header className="flex min-h-14 shrink-0 items-center gap-2 border-b border-line bg-leaf px-3 sm:gap-4 sm:px-5 print:hidden">
       <Brand />
@@ -57,11 +58,11 @@ function ClassHeader({ lesson }: { lesson: WholeClass }) {
         <h1 className="truncate text-lg lg:text-xl">{lesson.title}</h1>
         <p className="truncate text-soft max-sm:hidden">
           {showWhen(lesson.startsAt, zone)} · {minutes(lesson.plan.targetS)} ·{' '}
-          {lesson.attendees.length} coming
+          {isReader ? 'to look at' : `${lesson.attendees.length} coming`}
         </p>
       </div>
       <nav aria-label="This class" className="flex items-center gap-0.5 sm:gap-1">
-        {TABS.map((tab) => (
+        {(isReader ? TABS.slice(0, 1) : TABS).map((tab) => (
           <NavLink
             key={tab}
             to={`/classes/${lesson.id}/${tab}`}
@@ -75,12 +76,14 @@ function ClassHeader({ lesson }: { lesson: WholeClass }) {
             {tab}
           </NavLink>
         ))}
-        <NavLink
-          to={`/classes/${lesson.id}/teach`}
-          className={buttonClass('main', 'ml-1 min-h-9 px-4')}
-        >
-          Teach
-        </NavLink>
+        {isReader ? null : (
+          <NavLink
+            to={`/classes/${lesson.id}/teach`}
+            className={buttonClass('main', 'ml-1 min-h-9 px-4')}
+          >
+            Teach
+          </NavLink>
+        )}
       </nav>
     </header>
   );

@@ -1,5 +1,5 @@
 import { clsx } from 'clsx';
-import { LogOut, Moon, Sun } from 'lucide-react';
+import { CircleUser, LogOut, Moon, Sun } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
@@ -134,6 +134,13 @@ function Header() {
             className="mr-1 hidden rounded-lg px-1.5 py-1 text-soft hover:bg-mist md:inline"
           >
             {session.data?.user.name}
+          </NavLink>
+          <NavLink
+            to="/account"
+            aria-label="Your account"
+            className="grid size-8 place-items-center rounded-lg hover:bg-mist md:hidden"
+          >
+            <CircleUser size={18} aria-hidden />
           </NavLink>
           <IconButton label={dark ? 'Light theme' : 'Dark theme'} onClick={toggle}>
             {dark ? <Sun size={18} aria-hidden /> : <Moon size={18} aria-hidden />}

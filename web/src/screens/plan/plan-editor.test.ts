@@ -80,6 +80,25 @@ describe('editing', () => {
   });
 });
 
+describe('somebody who may only look', () => {
+  it('changes nothing, and is told so', () => {
+    let told = 0;
+    const editor = createPlanEditor({
+      plan,
+      revision: 1,
+      refuse: () => (told += 1),
+      send: () => Promise.reject(new Error('nothing is sent')),
+      keepDraft: () => {
+        throw new Error('nothing is kept');
+      },
+      later: () => () => undefined,
+    });
+    editor.getState().edit({ type: 'setDetails', details: { title: 'Mine' } });
+    expect(editor.getState()).toMatchObject({ plan, save: { status: 'saved' } });
+    expect(told).toBe(1);
+  });
+});
+
 describe('undo and redo', () => {
   it('walk back and forth over every edit', () => {
     const { now, rename } = setUp();

@@ -6,6 +6,8 @@ import { createAutosave, type SaveState, type Unsaved } from '../../data/autosav
 interface EditorParts {
   plan: Plan;
   revision: number;
+  /** Called instead of an edit where somebody may only look. */
+  refuse?: (() => void) | undefined;
   /** Edits that this device kept from an earlier visit, and what they were made on. */
   unsaved?: Unsaved<Plan> | undefined;
   /** Sends the document; resolves to its new revision. */
@@ -59,6 +61,10 @@ export function createPlanEditor(parts: EditorParts): StoreApi<PlanEditor> {
     });
 
     const change = (edit: Edit, remember: (inverse: Edit) => Partial<PlanEditor>) => {
+      if (parts.refuse) {
+        parts.refuse();
+        return;
+      }
       const result = applyEdit(get().plan, edit);
       if (!result.ok) {
         set({ refusal: result.reason });

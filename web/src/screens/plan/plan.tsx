@@ -27,6 +27,7 @@ import type { WholeClass } from '../../data/api-types.ts';
 import { catalogue } from '../../data/catalogue.ts';
 import type { Unsaved } from '../../data/autosave.ts';
 import { analyseClass } from '../../data/class-analysis.ts';
+import { useSession } from '../../data/hooks.ts';
 import { request } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
@@ -54,12 +55,16 @@ export function Component() {
 function startEditor(
   lesson: WholeClass,
   unsaved: Unsaved<Plan> | undefined,
+  isReader: boolean,
   onSaved: (revision: number, plan: Plan) => void,
 ) {
   const editor = createPlanEditor({
     plan: lesson.plan,
     revision: lesson.revision,
     unsaved,
+    refuse: isReader
+      ? () => toast.info('You are a reader here: plans are for looking at.', { id: 'reader' })
+      : undefined,
     send: async (revision, plan) => {
       const saved = await request<{ revision: number }>('PUT', `/classes/${lesson.id}/plan`, {
         revision,
@@ -83,16 +88,22 @@ function startEditor(
 
 function PlanScreen({ lesson }: { lesson: WholeClass }) {
   const { mutate } = useSWRConfig();
+  const isReader = useSession().data?.user.role === 'reader';
   const [found] = useState(() => findDraft(lesson.id));
   const [editor] = useState(() =>
-    startEditor(lesson, found.status === 'found' ? found.draft : undefined, (revision, saved) => {
-      void mutate(
-        `/classes/${lesson.id}`,
-        (known?: WholeClass) =>
-          known ? { ...known, plan: saved, revision, title: saved.title } : known,
-        { revalidate: false },
-      );
-    }),
+    startEditor(
+      lesson,
+      found.status === 'found' ? found.draft : undefined,
+      isReader,
+      (revision, saved) => {
+        void mutate(
+          `/classes/${lesson.id}`,
+          (known?: WholeClass) =>
+            known ? { ...known, plan: saved, revision, title: saved.title } : known,
+          { revalidate: false },
+        );
+      },
+    ),
   );
   const plan = useStore(editor, (state: PlanEditor) => state.plan);
   const selectedId = useStore(editor, (state: PlanEditor) => state.selectedId);

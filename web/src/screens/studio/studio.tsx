@@ -31,7 +31,7 @@ export function Component() {
       <div className="flex flex-col gap-10">
         <PacePart studio={studio.data} isOwner={isOwner} />
         {mayTeach ? <TeamPart isOwner={isOwner} /> : null}
-        {isOwner ? <KeepingPart studio={studio.data} /> : null}
+        {mayTeach ? <KeepingPart studio={studio.data} isOwner={isOwner} /> : null}
       </div>
     </div>
   );
@@ -115,26 +115,28 @@ const RETENTION = [
   { value: '36', name: 'go into the wastebasket after three years' },
 ] as const;
 
-/** What only the owner looks into. */
-function KeepingPart({ studio }: { studio: StudioSettings }) {
+/** How long things are kept, and where what was taken out lies. */
+function KeepingPart({ studio, isOwner }: { studio: StudioSettings; isOwner: boolean }) {
   const change = useStudioChange();
   return (
     <section aria-label="Keeping">
       <h2 className="mb-2 text-xl">Keeping</h2>
-      <div className="mb-3">
+      <fieldset disabled={!isOwner} className="mb-3">
         <Select
           label="People who come to no class any more"
           value={String(studio.retentionMonths ?? 0)}
           choices={RETENTION}
           onChange={(months) => void change({ retentionMonths: Number(months) || null })}
         />
-      </div>
+      </fieldset>
       <ul className="flex flex-col gap-1">
-        <li>
-          <Link className="font-semibold text-fern underline" to="/studio/trail">
-            Who looked into records
-          </Link>
-        </li>
+        {isOwner ? (
+          <li>
+            <Link className="font-semibold text-fern underline" to="/studio/trail">
+              Who looked into records
+            </Link>
+          </li>
+        ) : null}
         <li>
           <Link className="font-semibold text-fern underline" to="/wastebasket">
             Wastebasket

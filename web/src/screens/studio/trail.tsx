@@ -5,21 +5,25 @@ import { Button } from '../../parts/button.tsx';
 import { showWhen } from '../../parts/dates.ts';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
 
-const DID: Record<TrailEntry['action'], string> = {
-  read: 'opened',
-  changed: 'changed',
-  deleted: 'put into the wastebasket',
-  restored: 'took out of the wastebasket',
-  exported: 'took a copy of',
-  erased: 'erased for good',
+/** What was done with what, around the words for it. */
+const DID: Record<TrailEntry['action'], (what: string) => string> = {
+  read: (what) => `opened ${what}`,
+  changed: (what) => `changed ${what}`,
+  deleted: (what) => `put ${what} into the wastebasket`,
+  restored: (what) => `took ${what} out of the wastebasket`,
+  exported: (what) => `took a copy of ${what}`,
+  erased: (what) => `erased ${what} for good`,
 };
+
+/** As many as the server tells at once. */
+const PAGE = 100;
 
 /** Who looked into health records; only owners see it. */
 export function Component() {
   const { data, error, size, setSize, isValidating, mutate } = useTrail();
   const zone = useSession().data?.studio.timeZone ?? 'UTC';
   const entries = data?.flatMap(({ trail }) => trail) ?? [];
-  const hasMore = (data?.at(-1)?.trail.length ?? 0) > 0;
+  const hasMore = data?.at(-1)?.trail.length === PAGE;
   if (error && !data) return <Failed error={error} retry={() => void mutate()} />;
   if (!data) return <Loading what="the trail" />;
   return (
@@ -39,8 +43,8 @@ export function Component() {
             <li key={entry.id} className="flex flex-wrap gap-x-4 py-2">
               <span className="w-44 text-soft">{showWhen(entry.at, zone)}</span>
               <span className="flex-1">
-                <span className="font-semibold">{entry.who}</span> {DID[entry.action]}{' '}
-                {whatOf(entry)}
+                <span className="font-semibold">{entry.who}</span>{' '}
+                {DID[entry.action](whatOf(entry))}
               </span>
             </li>
           ))}

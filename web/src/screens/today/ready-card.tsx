@@ -3,6 +3,7 @@ import { Check, CircleAlert } from 'lucide-react';
 import { Link } from 'react-router';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { ReadyClass } from '../../data/api-types.ts';
+import { useSession } from '../../data/hooks.ts';
 import { buttonClass } from '../../parts/button.tsx';
 import { minutes, showDistance, showWhen } from '../../parts/dates.ts';
 import { Rose } from '../../parts/rose.tsx';
@@ -32,6 +33,7 @@ export function ReadyCard({
   large: boolean;
 }) {
   const { ready } = lesson;
+  const isReader = useSession().data?.user.role === 'reader';
   const isEmpty = ready?.items === 0;
   return (
     <article
@@ -51,9 +53,11 @@ export function ReadyCard({
             </Link>
           </h2>
           <p className="mt-1 text-soft">
-            {lesson.coming.length === 0
-              ? 'Nobody is booked yet'
-              : `${lesson.coming.length} coming: ${firstNames(lesson.coming, large ? 14 : 6)}`}
+            {isReader
+              ? null
+              : lesson.coming.length === 0
+                ? 'Nobody is booked yet'
+                : `${lesson.coming.length} coming: ${firstNames(lesson.coming, large ? 14 : 6)}`}
           </p>
         </div>
         {!ready ? (
@@ -77,13 +81,17 @@ export function ReadyCard({
           <Link className={buttonClass('main')} to={`/classes/${lesson.id}/plan`}>
             Plan<span className="sr-only"> {lesson.title}</span>
           </Link>
-          <Link className={buttonClass()} to={`/classes/${lesson.id}/options`}>
-            Options<span className="sr-only"> of {lesson.title}</span>
-          </Link>
-          <Link className={buttonClass()} to={`/classes/${lesson.id}/teach`}>
-            Teach<span className="sr-only"> {lesson.title}</span>
-          </Link>
-          {lesson.taught ? (
+          {isReader ? null : (
+            <>
+              <Link className={buttonClass()} to={`/classes/${lesson.id}/options`}>
+                Options<span className="sr-only"> of {lesson.title}</span>
+              </Link>
+              <Link className={buttonClass()} to={`/classes/${lesson.id}/teach`}>
+                Teach<span className="sr-only"> {lesson.title}</span>
+              </Link>
+            </>
+          )}
+          {lesson.taught && !isReader ? (
             <Link className={buttonClass('quiet')} to={`/classes/${lesson.id}/log`}>
               Log<span className="sr-only"> of {lesson.title}</span>
             </Link>

@@ -1,7 +1,7 @@
 import { CalendarPlus } from 'lucide-react';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import type { ClassSummaryRow } from '../../data/api-types.ts';
+import type { ClassSummaryRow, Role } from '../../data/api-types.ts';
 import { startOfToday, useEarlierClasses, useSession, useToday } from '../../data/hooks.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { minutes, showDay, showWhen } from '../../parts/dates.ts';
@@ -9,11 +9,23 @@ import { Empty, Failed, Loading } from '../../parts/states.tsx';
 import { NewClass } from './new-class.tsx';
 import { ReadyCard } from './ready-card.tsx';
 
+const MAKE_ONE =
+  'Make one with “New class”: give it a name and a length, then fill it from the library.';
+
+const NO_CLASS: Record<Role, string> = {
+  owner: MAKE_ONE,
+  instructor: MAKE_ONE,
+  cover: 'As soon as a class is handed over to you, it stands here.',
+  reader: 'As soon as somebody plans one, it stands here.',
+};
+
 /** The next classes and what each still wants; what was taught before. */
 export function Component() {
   const from = useMemo(() => startOfToday(), []);
   const session = useSession();
   const zone = session.data?.studio.timeZone ?? 'UTC';
+  const role = session.data?.user.role ?? 'reader';
+  const mayPlan = role === 'owner' || role === 'instructor';
   const today = useToday(from);
   return (
     <>
@@ -22,13 +34,15 @@ export function Component() {
           <h1 className="text-3xl">{showDay(new Date().toISOString(), zone)}</h1>
           <p className="mt-1 text-base text-soft">{session.data?.studio.name}</p>
         </div>
-        <NewClass
-          trigger={
-            <button type="button" className={buttonClass('main', 'min-h-10')}>
-              <CalendarPlus size={18} aria-hidden /> New class
-            </button>
-          }
-        />
+        {mayPlan ? (
+          <NewClass
+            trigger={
+              <button type="button" className={buttonClass('main', 'min-h-10')}>
+                <CalendarPlus size={18} aria-hidden /> New class
+              </button>
+            }
+          />
+        ) : null}
       </div>
       <section aria-label="Next classes">
         {today.error && !today.data ? (
@@ -36,9 +50,7 @@ export function Component() {
         ) : !today.data ? (
           <Loading what="your classes" />
         ) : today.data.classes.length === 0 ? (
-          <Empty title="No class ahead">
-            Make one with “New class”: give it a name and a length, then fill it from the library.
-          </Empty>
+          <Empty title="No class ahead">{NO_CLASS[role]}</Empty>
         ) : (
           <ul className="grid gap-4 lg:grid-cols-2">
             {today.data.classes.map((lesson, index) => (
@@ -81,6 +93,7 @@ function Earlier({ before, zone }: { before: string; zone: string }) {
 }
 
 function EarlierRow({ row, zone }: { row: ClassSummaryRow; zone: string }) {
+  const isReader = useSession().data?.user.role === 'reader';
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
       <span className="w-44 text-soft">{showWhen(row.startsAt, zone)}</span>
@@ -93,7 +106,7 @@ function EarlierRow({ row, zone }: { row: ClassSummaryRow; zone: string }) {
         <Link className={buttonClass('quiet')} to={`/classes/${row.id}/plan`}>
           Plan<span className="sr-only"> of {row.title}</span>
         </Link>
-        {row.taught ? (
+        {row.taught && !isReader ? (
           <Link className={buttonClass('quiet')} to={`/classes/${row.id}/log`}>
             Log<span className="sr-only"> of {row.title}</span>
           </Link>
