@@ -24,8 +24,8 @@ const DAY_MS = 86_400_000;
 const folder = mkdtempSync(join(tmpdir(), 'wf-'));
 const maria = createMaria({ folder, port: FIRST_PORT });
 await maria.start();
-makeDatabase(maria, 'load');
-const app = createAppProcess({ databaseUrl: maria.url('load'), port: FIRST_PORT + 1 });
+makeDatabase(maria, 'loaded');
+const app = createAppProcess({ databaseUrl: maria.url('loaded'), port: FIRST_PORT + 1 });
 
 async function need(client: Client, method: string, path: string, body?: unknown) {
   const answer = await client.send(method, path, body);
@@ -74,7 +74,7 @@ async function fill(owner: Client): Promise<{ classIds: string[]; personIds: str
     const who = count(IN_A_CLASS).map((at) => personIds[(index * 3 + at) % PEOPLE]);
     await need(owner, 'PUT', `/classes/${id}/attendees`, { revision: 1, personIds: who });
     if (index < CLASSES - 40) {
-      const event = { id: `start-${index}`, type: 'start', order: 1, atMs: Date.parse(startsAt) };
+      const event = { id: `started-${index}`, type: 'start', order: 1, atMs: Date.parse(startsAt) };
       await need(owner, 'POST', `/classes/${id}/events`, { events: [event] });
     }
     return id;
@@ -121,7 +121,7 @@ async function live(owner: Client, clients: readonly Client[]): Promise<void> {
     await pause((index / LIVE) * PRESS_EVERY_S * 1000);
     let after = 0;
     for (let order = 1; Date.now() < until; order += 1) {
-      const shared = { id: `press-${order}-${index}`, order, atMs: Date.now() };
+      const shared = { id: `pressed-${order}-${index}`, order, atMs: Date.now() };
       const event =
         order === 1 ? { type: 'start', ...shared } : { type: 'goTo', itemId: 'a', ...shared };
       const before = performance.now();

@@ -1,13 +1,13 @@
 import { LRUCache } from 'lru-cache';
 import { DateTime } from 'luxon';
-import { Op } from 'sequelize';
-import type { HandChoice } from '@wrenfern/core/people/choose-option';
+import { Op, QueryTypes } from 'sequelize';
+import { HandChoices, type HandChoice } from '@wrenfern/core/people/choose-option';
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
 import type { Member } from '../auth/session.ts';
-import { Booking, ClassRow, PlanRevision, type PersonRow } from '../db/models.ts';
+import { databaseOfModels, PlanRevision } from '../db/models.ts';
+import { openBooking, openRecord } from '../keeping/records.ts';
 import { rowsOf } from '../db/studio-rows.ts';
-import { personOf } from './people.ts';
 
 /** An exercise is new to a group when fewer than half have done it in this time. Common practice. */
 const FAMILIAR_WEEKS = 8;
@@ -26,27 +26,47 @@ export interface Booked {
   revision: number;
 }
 
+/** A booking beside its person, read as plain rows: a class has many, and Today several classes. */
+interface BookedRow {
+  classId: string;
+  personId: string;
+  today: string;
+  choices: unknown;
+  revision: number;
+  name: string;
+  record: string;
+}
+
 /** Those booked into classes, with their records, by class; asked for once for all of them. */
 export async function attendeesOf(
   studioId: string,
   classIds: readonly string[],
 ): Promise<Map<string, Booked[]>> {
-  const bookings = (await rowsOf(Booking, studioId).all({
-    where: { classId: classIds },
-    include: [{ association: 'person', required: true }],
-  })) as (Booking & { person: PersonRow })[];
   const byClass = new Map<string, Booked[]>(classIds.map((id) => [id, []]));
-  bookings.sort((a, b) => a.person.name.localeCompare(b.person.name));
-  for (const booking of bookings) {
-    byClass.get(booking.classId)?.push({
-      person: personOf(booking.person),
-      today: booking.today,
-      todayNote: booking.todayNote,
-      byHand: booking.choices,
-      revision: booking.revision,
+  if (classIds.length === 0) return byClass;
+  const rows = await databaseOfModels().query<BookedRow>(
+    `SELECT bookings.classId, bookings.personId, bookings.sealed AS today, bookings.choices,
+        bookings.revision, people.name, people.sealed AS record
+      FROM bookings
+      JOIN people ON people.id = bookings.personId AND people.deletedAt IS NULL
+      WHERE bookings.studioId = :studioId AND bookings.classId IN (:classIds)
+      ORDER BY people.name, people.id`,
+    { replacements: { studioId, classIds }, type: QueryTypes.SELECT },
+  );
+  for (const { classId, personId, name, record, revision, ...row } of rows) {
+    byClass.get(classId)?.push({
+      person: { id: personId, name, ...openRecord(studioId, personId, record) },
+      ...openBooking({ studioId, classId, personId }, row.today),
+      byHand: readChoices(row.choices),
+      revision,
     });
   }
   return byClass;
+}
+
+/** JSON columns come parsed or as text, as the column was made. */
+function readChoices(stored: unknown): Record<string, HandChoice> {
+  return HandChoices.parse(typeof stored === 'string' ? JSON.parse(stored) : stored);
 }
 
 /** Written in place of what a cover teacher is not told: it is the person's to say. */
@@ -76,49 +96,65 @@ export interface TaughtLesson {
 /** Exercises of plans as taught; a saved revision never changes. */
 const exercisesOfRevision = new LRUCache<string, string[]>({ max: 20_000 });
 
-/** Classes taught in the weeks before `from` and until `to`, read once for all that is asked of them. */
+/** A class as far as this needs it: read as plain rows, for there are hundreds. */
+interface TaughtRow {
+  id: string;
+  startsAt: Date;
+  taughtRevision: number;
+}
+
+/**
+ * Classes taught in the weeks before `from` and until `to` that any of these people came to, read once
+ * for all that is asked of them.
+ */
 export async function taughtBetween(
   studioId: string,
   from: Date,
   to: Date,
+  personIds: readonly string[],
 ): Promise<TaughtLesson[]> {
+  if (personIds.length === 0) return [];
   const earliest = DateTime.fromJSDate(from).minus({ weeks: FAMILIAR_WEEKS }).toJSDate();
-  const classes = await rowsOf(ClassRow, studioId).all({
-    where: { startsAt: { [Op.gte]: earliest, [Op.lt]: to }, taughtRevision: { [Op.not]: null } },
-    attributes: ['id', 'startsAt', 'taughtRevision'],
-  });
-  const [bookings, exercises] = await Promise.all([
-    rowsOf(Booking, studioId).all({
-      where: { classId: classes.map((row) => row.id) },
-      attributes: ['classId', 'personId'],
-    }),
-    exercisesTaught(studioId, classes),
-  ]);
+  const classes = await databaseOfModels().query<TaughtRow>(
+    `SELECT id, startsAt, taughtRevision FROM classes
+      WHERE studioId = :studioId AND startsAt >= :earliest AND startsAt < :to
+        AND taughtRevision IS NOT NULL AND deletedAt IS NULL`,
+    { replacements: { studioId, earliest, to }, type: QueryTypes.SELECT },
+  );
+  if (classes.length === 0) return [];
+  const bookings = await databaseOfModels().query<{ classId: string; personId: string }>(
+    'SELECT classId, personId FROM bookings WHERE classId IN (:classIds) AND personId IN (:personIds)',
+    {
+      replacements: { classIds: classes.map(({ id }) => id), personIds },
+      type: QueryTypes.SELECT,
+    },
+  );
   const came = new Map<string, Set<string>>();
   for (const { classId, personId } of bookings) {
     const people = came.get(classId) ?? new Set<string>();
     came.set(classId, people.add(personId));
   }
-  return classes.map((row) => ({
-    startsAt: row.startsAt,
-    exercises: exercises.get(row.id) ?? [],
-    personIds: came.get(row.id) ?? new Set<string>(),
+  const theirs = classes.filter(({ id }) => came.has(id));
+  const exercises = await exercisesTaught(studioId, theirs);
+  return theirs.map(({ id, startsAt }) => ({
+    startsAt,
+    exercises: exercises.get(id) ?? [],
+    personIds: came.get(id) ?? new Set<string>(),
   }));
 }
 
 async function exercisesTaught(
   studioId: string,
-  classes: readonly ClassRow[],
+  classes: readonly TaughtRow[],
 ): Promise<Map<string, string[]>> {
-  const keyOf = (classId: string, revision: number | null | undefined) =>
-    `${classId} ${revision ?? 0}`;
+  const keyOf = (classId: string, revision: number) => `${classId} ${revision}`;
   const unread = classes.filter(
     ({ id, taughtRevision }) => !exercisesOfRevision.has(keyOf(id, taughtRevision)),
   );
   if (unread.length > 0) {
     const these = unread.map(({ id, taughtRevision }) => ({
       classId: id,
-      revision: taughtRevision ?? 0,
+      revision: taughtRevision,
     }));
     const rows = await rowsOf(PlanRevision, studioId).all({ where: { [Op.or]: these } });
     for (const row of rows) {

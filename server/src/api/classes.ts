@@ -1,5 +1,5 @@
 import { LRUCache } from 'lru-cache';
-import { Op } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
 import { z } from 'zod';
 import { PlanDetails, type Plan } from '@wrenfern/core/plan/plan';
 import { closedRouter } from '../auth/closed-router.ts';
@@ -70,6 +70,7 @@ export function classesRouter() {
         ...(before ? { startsAt: { [Op.lt]: new Date(before) } } : {}),
         ...onlyTheirs(member),
       },
+      attributes: ['id', 'title', 'startsAt', 'revision', 'taughtRevision'],
       order: [['startsAt', 'DESC']],
       limit,
     });
@@ -152,13 +153,13 @@ export function onlyTheirs(member: Member): { coverUserId?: string } {
 /** One class with all that its screens need. */
 export async function wholeClass(row: ClassRow, member: Member) {
   const { studioId } = member;
-  const [studio, attendees, before] = await Promise.all([
+  const [studio, attendees] = await Promise.all([
     studioOf(studioId),
     attendeesOf(studioId, [row.id]),
-    taughtBetween(studioId, row.startsAt, row.startsAt),
   ]);
   const booked = attendees.get(row.id) ?? [];
   const personIds = booked.map(({ person }) => person.id);
+  const before = await taughtBetween(studioId, row.startsAt, row.startsAt, personIds);
   return {
     id: row.id,
     title: row.title,
@@ -179,37 +180,60 @@ export async function wholeClass(row: ClassRow, member: Member) {
   };
 }
 
-/** What a list says of a plan; a saved revision never changes. */
-const outlines = new LRUCache<string, { targetS: number; items: number }>({ max: 20_000 });
+interface Outline {
+  targetS: number;
+  items: number;
+}
 
-function outlineOf({ id, revision, plan }: ClassRow) {
-  const key = `${id} ${revision}`;
-  const known = outlines.get(key);
-  if (known) return known;
-  const items = plan.segments.reduce((sum, segment) => sum + segment.items.length, 0);
-  const outline = { targetS: plan.targetS, items };
-  outlines.set(key, outline);
-  return outline;
+/** What a list says of a plan; a saved revision never changes. */
+const outlines = new LRUCache<string, Outline>({ max: 20_000 });
+
+/** Outlines by class; plans are read for those only that are not known yet. */
+async function outlinesOf(
+  rows: readonly ClassRow[],
+  studioId: string,
+): Promise<Map<string, Outline>> {
+  const keyOf = ({ id, revision }: { id: string; revision: number }) => `${id} ${revision}`;
+  const unread = rows.filter((row) => !outlines.has(keyOf(row)));
+  if (unread.length > 0) {
+    const ids = unread.map(({ id }) => id);
+    const read = await rowsOf(ClassRow, studioId).all({
+      where: { id: ids },
+      attributes: ['id', 'revision', 'plan'],
+    });
+    for (const row of read) {
+      const items = row.plan.segments.reduce((sum, segment) => sum + segment.items.length, 0);
+      outlines.set(keyOf(row), { targetS: row.plan.targetS, items });
+    }
+  }
+  return new Map(rows.map((row) => [row.id, outlines.get(keyOf(row)) ?? { targetS: 0, items: 0 }]));
+}
+
+/** How many come to each of these classes; who lies in the wastebasket does not. */
+async function countComing(classIds: readonly string[]): Promise<Map<string, number>> {
+  if (classIds.length === 0) return new Map();
+  const rows = await databaseOfModels().query<{ classId: string; coming: number }>(
+    `SELECT bookings.classId, COUNT(*) AS coming FROM bookings
+      JOIN people ON people.id = bookings.personId AND people.deletedAt IS NULL
+      WHERE bookings.classId IN (:classIds) GROUP BY bookings.classId`,
+    { replacements: { classIds }, type: QueryTypes.SELECT },
+  );
+  return new Map(rows.map(({ classId, coming }) => [classId, Number(coming)]));
 }
 
 async function summaries(rows: readonly ClassRow[], studioId: string) {
   const ids = rows.map(({ id }) => id);
-  const [attending, notes] = await Promise.all([
-    rowsOf(Booking, studioId).all({
-      where: { classId: ids },
-      attributes: ['classId'],
-      include: [{ association: 'person', required: true, attributes: [] }],
-    }),
+  const [coming, notes, outlined] = await Promise.all([
+    countComing(ids),
     rowsOf(ClassNote, studioId).all({ where: { classId: ids }, attributes: ['classId', 'effort'] }),
+    outlinesOf(rows, studioId),
   ]);
-  const coming = new Map<string, number>();
-  for (const { classId } of attending) coming.set(classId, (coming.get(classId) ?? 0) + 1);
   const efforts = new Map(notes.map(({ classId, effort }) => [classId, effort]));
   return rows.map((row) => ({
     id: row.id,
     title: row.title,
     startsAt: row.startsAt.toISOString(),
-    ...outlineOf(row),
+    ...(outlined.get(row.id) ?? { targetS: 0, items: 0 }),
     coming: coming.get(row.id) ?? 0,
     taught: row.taughtRevision !== null,
     effort: efforts.get(row.id) ?? null,

@@ -13,7 +13,7 @@ import { readBody, readId, revisionRead } from './read.ts';
 const PersonBody = Person.omit({ id: true });
 const PersonChange = PersonBody.extend({ revision: revisionRead });
 
-export function personOf(row: PersonRow): Person {
+function personOf(row: PersonRow): Person {
   return { id: row.id, name: row.name, ...row.record };
 }
 

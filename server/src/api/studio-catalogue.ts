@@ -83,10 +83,10 @@ export async function catalogueStamp(studioId: string): Promise<string> {
     where: { studioId },
     attributes: [
       [fn('COUNT', col('id')), 'held'],
-      [fn('COALESCE', fn('SUM', col('version')), 0), 'versions'],
+      [fn('BIT_XOR', fn('CRC32', col('id'))), 'which'],
       [fn('MAX', col('createdAt')), 'newest'],
     ],
     raw: true,
-  })) as unknown as { held: number; versions: number; newest: Date | null }[];
-  return `"${row?.held ?? 0}-${row?.versions ?? 0}-${row?.newest ? new Date(row.newest).getTime() : 0}"`;
+  })) as unknown as { held: number; which: number; newest: Date | null }[];
+  return `"${row?.held ?? 0}-${row?.which ?? 0}-${row?.newest ? new Date(row.newest).getTime() : 0}"`;
 }

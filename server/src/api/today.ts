@@ -47,10 +47,12 @@ export function todayRouter(workers: Workers) {
     ]);
     const [first, last] = [rows[0], rows.at(-1)];
     const ids = rows.map(({ id }) => id);
-    const [before, attendees] = await Promise.all([
-      first && last ? taughtBetween(studioId, first.startsAt, last.startsAt) : [],
-      attendeesOf(studioId, ids),
-    ]);
+    const attendees = await attendeesOf(studioId, ids);
+    const everybody = [...attendees.values()].flat().map(({ person }) => person.id);
+    const before =
+      first && last
+        ? await taughtBetween(studioId, first.startsAt, last.startsAt, [...new Set(everybody)])
+        : [];
     const around = { member, studio, attendees, before };
     response.json({ classes: await Promise.all(rows.map((row) => card(row, around))) });
   });

@@ -1,6 +1,6 @@
 import { Store, type SessionData } from 'express-session';
-import { Op } from 'sequelize';
-import { SessionRow, Studio, type User } from '../db/models.ts';
+import { QueryTypes } from 'sequelize';
+import { databaseOfModels, SessionRow, Studio, type Role } from '../db/models.ts';
 
 const DAY_MS = 86_400_000;
 /** Not seen for so long, a session is over. */
@@ -11,7 +11,6 @@ export const LONGEST_MS = 60 * DAY_MS;
 const SEEN_EVERY_MS = 5 * 60_000;
 
 type Done<T = unknown> = (error?: unknown, value?: T) => void;
-type Joined = SessionRow & { user: User & { studio: Studio } };
 
 /**
  * Sessions as rows. Whether one still holds is asked of the database every time, together with the
@@ -35,34 +34,36 @@ export class SessionStore extends Store {
   }
 }
 
+interface Joined {
+  data: string;
+  seenAt: Date;
+  userId: string;
+  userName: string;
+  studioId: string;
+  role: Role;
+  until: string | null;
+  isDemo: number | boolean;
+}
+
+/** One question for every request, so it is asked as plain SQL. */
 async function find(sid: string, now: Date): Promise<SessionData | null> {
-  const row = (await SessionRow.findOne({
-    where: {
-      sid,
-      expires: { [Op.gt]: now },
-      startedAt: { [Op.gt]: new Date(now.getTime() - LONGEST_MS) },
-    },
-    include: [
-      {
-        association: 'user',
-        required: true,
-        include: [{ association: 'studio', required: true, attributes: ['id', 'isDemo'] }],
-      },
-    ],
-  })) as Joined | null;
-  if (row?.epoch !== row?.user.epoch || !row) return null;
-  const { user } = row;
-  if (user.until && user.until < now.toISOString().slice(0, 10)) return null;
+  const begun = new Date(now.getTime() - LONGEST_MS);
+  const [row] = await databaseOfModels().query<Joined>(
+    `SELECT sessions.data, sessions.seenAt, users.id AS userId, users.name AS userName,
+        users.studioId, users.role, users.until, studios.isDemo
+      FROM sessions
+      JOIN users ON users.id = sessions.userId AND users.epoch = sessions.epoch
+      JOIN studios ON studios.id = users.studioId
+      WHERE sessions.sid = :sid AND sessions.expires > :now AND sessions.startedAt > :begun`,
+    { replacements: { sid, now, begun }, type: QueryTypes.SELECT },
+  );
+  if (!row) return null;
+  const { userId, userName, studioId, role } = row;
+  if (row.until && row.until < now.toISOString().slice(0, 10)) return null;
   return {
     ...(JSON.parse(row.data) as SessionData),
     seenAtMs: row.seenAt.getTime(),
-    member: {
-      userId: user.id,
-      userName: user.name,
-      studioId: user.studioId,
-      role: user.role,
-      isDemo: user.studio.isDemo,
-    },
+    member: { userId, userName, studioId, role, isDemo: Boolean(row.isDemo) },
   };
 }
 

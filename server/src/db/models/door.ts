@@ -7,7 +7,7 @@ import {
   type Sequelize,
 } from 'sequelize';
 import { id, moment } from './columns.ts';
-import { Studio, User, type Role } from './studio.ts';
+import type { Role } from './studio.ts';
 
 /** Somebody signed in on one device. */
 export class SessionRow extends Model<
@@ -101,6 +101,4 @@ export function bindDoor(sequelize: Sequelize): void {
     { name: { type: DataTypes.STRING(64), primaryKey: true }, createdAt: moment },
     { sequelize, tableName: 'facts', updatedAt: false },
   );
-  SessionRow.belongsTo(User, { foreignKey: 'userId', as: 'user' });
-  User.belongsTo(Studio, { foreignKey: 'studioId', as: 'studio' });
 }

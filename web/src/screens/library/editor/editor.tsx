@@ -9,6 +9,7 @@ import type { OwnExercise } from '../../../data/api-types.ts';
 import { catalogue, isBuiltIn } from '../../../data/catalogue.ts';
 import { useOwnExercises } from '../../../data/hooks.ts';
 import { request, sentenceOf } from '../../../data/request.ts';
+import { saveMerged } from '../../../data/save-merged.ts';
 import { Button } from '../../../parts/button.tsx';
 import type { ImportedState } from '../import-exercise.tsx';
 import { BasicsFields } from './basics-fields.tsx';
@@ -67,10 +68,7 @@ function Editor({ start, openedAs, version, from }: EditorProps) {
     try {
       const { slug } = signs.exercise;
       const sameSlug = slug === start.slug;
-      await request<OwnExercise>('PUT', `/exercises/${slug}`, {
-        version: sameSlug ? version : 0,
-        exercise: signs.exercise,
-      });
+      await saveExercise(start, signs.exercise, sameSlug ? version : 0);
       drafts.drop(openedAs);
       await Promise.all([mutate(`/exercises/${slug}/versions`), mutate('/exercises')]);
       toast.success(`${signs.exercise.name} is saved`);
@@ -128,6 +126,27 @@ function Editor({ start, openedAs, version, from }: EditorProps) {
       </div>
     </form>
   );
+}
+
+/**
+ * On top of what a colleague saved meanwhile: what does not touch is kept from both. A new one whose name
+ * is taken is another exercise, and is refused.
+ */
+function saveExercise(base: Exercise, mine: Exercise, version: number): Promise<OwnExercise> {
+  const put = (revision: number, exercise: Exercise) =>
+    request<OwnExercise>('PUT', `/exercises/${mine.slug}`, { version: revision, exercise });
+  if (version === 0) return put(0, mine);
+  return saveMerged<Exercise, OwnExercise>({
+    what: mine.name,
+    revision: version,
+    base,
+    mine,
+    send: put,
+    theirsOf: (current) => {
+      const { version: revision, exercise } = current as OwnExercise;
+      return { revision, value: exercise };
+    },
+  });
 }
 
 function Signs({ faults, remarks }: { faults: readonly string[]; remarks: readonly string[] }) {
