@@ -54,6 +54,8 @@ export function createApp(parts: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', parts.trustProxy);
+  // Nothing with people in it is kept on the way, so nothing is asked again by its hash.
+  app.set('etag', false);
   app.use(
     helmet({
       contentSecurityPolicy: { directives: CONTENT_POLICY },

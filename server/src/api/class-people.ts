@@ -1,4 +1,3 @@
-import { Op } from 'sequelize';
 import { z } from 'zod';
 import { HandChoices } from '@wrenfern/core/people/choose-option';
 import { CautionEntry, checkCautionDates } from '@wrenfern/core/people/person';
@@ -33,7 +32,7 @@ export function classPeopleRouter() {
   on('PUT /classes/:id/attendees', async (request, response, member) => {
     const { studioId } = member;
     const classes = rowsOf(ClassRow, studioId);
-    const { id } = await classes.one({ id: readId(request) });
+    const id = readId(request);
     const body = readBody(Attendees, request);
     const isTaken = await book(studioId, id, body.revision, [...new Set(body.personIds)]);
     const now = await wholeClass(await classes.one({ id }), member);
@@ -118,18 +117,20 @@ async function book(
       transaction,
     });
     const already = new Set(rows.map(({ personId }) => personId));
-    await bookings.remove({ classId, personId: { [Op.notIn]: personIds } }, transaction);
-    await bookings.createAll(
-      personIds
-        .filter((id) => !already.has(id))
-        .map((personId) => ({
+    const gone = [...already].filter((id) => !personIds.includes(id));
+    if (gone.length > 0) await bookings.remove({ classId, personId: gone }, transaction);
+    const fresh = personIds.filter((id) => !already.has(id));
+    if (fresh.length > 0) {
+      await bookings.createAll(
+        fresh.map((personId) => ({
           classId,
           personId,
           sealed: sealBooking({ studioId, classId, personId }, { today: [], todayNote: '' }),
           choices: {},
         })),
-      transaction,
-    );
+        transaction,
+      );
+    }
     return true;
   });
 }

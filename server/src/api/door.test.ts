@@ -1,7 +1,7 @@
 import type { Express } from 'express';
 import type { Sequelize } from 'sequelize';
 import request from 'supertest';
-import { mkdtemp, readdir, readFile, stat } from 'node:fs/promises';
+import { mkdir, mkdtemp, readdir, readFile, stat, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Secret, TOTP } from 'otpauth';
@@ -642,6 +642,20 @@ describe('bad requests', () => {
     expect(headers['content-security-policy']).toMatch(/script-src 'self'/);
     expect(headers['content-security-policy']).toMatch(/frame-ancestors 'none'/);
     expect(headers['x-powered-by']).toBeUndefined();
+  });
+});
+
+describe('the files of the interface', () => {
+  it('are served, and one that is not there is not the page in disguise', async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'web-'));
+    await mkdir(join(folder, 'assets'));
+    await writeFile(join(folder, 'index.html'), '<p>Wrenfern</p>');
+    await writeFile(join(folder, 'assets', 'a.js'), '1');
+    const served = testApp(database, { webFolder: folder });
+    await request(served).get('/assets/a.js').expect(200);
+    await request(served).get('/assets/nothing.js').expect(404);
+    const page = await request(served).get('/classes/some/plan').expect(200);
+    expect([page.text, page.headers['cache-control']]).toEqual(['<p>Wrenfern</p>', 'no-cache']);
   });
 });
 

@@ -103,6 +103,14 @@ export class ClassNote extends Model<
   declare updatedAt: CreationOptional<Date>;
 }
 
+/** Another save is another revision, and whatever changes a row changes when it was changed. */
+function stateOf(row: Model): string | undefined {
+  if (row.changed()) return undefined;
+  const { id: classId, revision, updatedAt } = row.dataValues as Partial<ClassRow>;
+  if (classId === undefined || revision === undefined || !updatedAt) return undefined;
+  return `${classId} ${revision} ${updatedAt.getTime()}`;
+}
+
 export function bindClasses(sequelize: Sequelize): void {
   ClassRow.init(
     {
@@ -110,7 +118,7 @@ export function bindClasses(sequelize: Sequelize): void {
       studioId: ofStudio,
       title: DataTypes.STRING(120),
       startsAt: moment,
-      plan: documentColumn('plan', StoredPlan),
+      plan: documentColumn('plan', StoredPlan, stateOf),
       revision: counter(),
       detailsRevision: counter(),
       attendeesRevision: counter(),

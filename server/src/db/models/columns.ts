@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { DataTypes, type Model, type ModelAttributeColumnOptions } from 'sequelize';
 import type { z } from 'zod';
 import { faultsOf } from '../../api/errors.ts';
@@ -17,16 +18,27 @@ export class UnreadableColumn extends Error {
 /** Documents are read through their schema once, however often a row is asked for them. */
 const alreadyRead = new WeakMap<object, unknown>();
 
+/** Documents of rows that say by a key when they are another: read once for all requests. */
+const readBefore = new LRUCache<string, object>({ max: 5_000 });
+
 /**
  * A JSON column at the edge of the database: whatever comes out of it has been read through its
- * schema, so that defaults added since are filled in and what can't be read is said so.
+ * schema, so that defaults added since are filled in and what can't be read is said so. `keyOf` tells
+ * when it is the same document as before, if the row can tell.
  */
-export function documentColumn(column: string, schema: z.ZodType): ModelAttributeColumnOptions {
+export function documentColumn(
+  column: string,
+  schema: z.ZodType,
+  keyOf: (row: Model) => string | undefined = () => undefined,
+): ModelAttributeColumnOptions {
   return {
     type: DataTypes.JSON,
     get(this: Model) {
       const stored: unknown = this.getDataValue(column);
       if (stored === undefined || stored === null || typeof stored !== 'object') return stored;
+      const key = keyOf(this);
+      const known = key === undefined ? undefined : readBefore.get(`${column} ${key}`);
+      if (known) return known;
       if (!alreadyRead.has(stored)) {
         const read = schema.safeParse(stored);
         if (!read.success) {
@@ -36,6 +48,7 @@ export function documentColumn(column: string, schema: z.ZodType): ModelAttribut
           throw new UnreadableColumn(this.constructor.name, column, faults.join('; '));
         }
         alreadyRead.set(stored, read.data);
+        if (key !== undefined) readBefore.set(`${column} ${key}`, read.data as object);
       }
       return alreadyRead.get(stored);
     },
