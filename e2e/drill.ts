@@ -104,7 +104,7 @@ try {
   await run('second', 'rotate-key');
   const third = await start('second');
   expectThat((await readNote(personId)) === NOTE, 'another key opens it as well');
-  for (let tries = 0; tries < 200; tries += 1) {
+  for (let tries = 0; tries < 600; tries += 1) {
     const day = new Date().toLocaleDateString('sv-SE');
     if (existsSync(join(folder, 'second', 'backups', `wrenfern-${day}.age`))) break;
     await pause(100);

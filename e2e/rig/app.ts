@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { setTimeout as pause } from 'node:timers/promises';
+import { endProcess } from './end-process.ts';
 
 interface AppOptions {
   databaseUrl: string;
@@ -30,11 +31,7 @@ export function createAppProcess({ databaseUrl, port, settings = {} }: AppOption
   const end = async (signal: NodeJS.Signals) => {
     const ending = child;
     child = undefined;
-    if (!ending || ending.exitCode !== null || ending.signalCode !== null) return;
-    const gone = new Promise((resolve) => ending.once('exit', resolve));
-    ending.kill('SIGCONT');
-    ending.kill(signal);
-    await gone;
+    await endProcess(ending, signal);
   };
 
   return {

@@ -2,6 +2,7 @@ import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
+import { endProcess } from './end-process.ts';
 
 interface MariaOptions {
   /** Its own folder, empty at first. Short: a socket path may be about 107 bytes long. */
@@ -54,11 +55,7 @@ export function createMaria({ folder, port, asRootUse = 'root', extra = [] }: Ma
   const end = async (signal: NodeJS.Signals) => {
     const ending = child;
     child = undefined;
-    if (!ending || ending.exitCode !== null || ending.signalCode !== null) return;
-    const gone = new Promise((resolve) => ending.once('exit', resolve));
-    ending.kill('SIGCONT');
-    ending.kill(signal);
-    await gone;
+    await endProcess(ending, signal);
   };
 
   return {

@@ -6,6 +6,7 @@ import { closedRouter } from '../auth/closed-router.ts';
 import { ClassRow, databaseOfModels, ExerciseVersion, PlanRevision } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { ApiError } from './errors.ts';
+import { needBytes } from './quota.ts';
 import { readBody, readId, revisionRead } from './read.ts';
 import { catalogueFor } from './studio-catalogue.ts';
 
@@ -23,6 +24,7 @@ export function classPlanRouter() {
     const { studioId } = member;
     const { id } = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
     const { revision, plan } = readBody(SavedPlan, request);
+    await needBytes(member);
     const isTaken = await databaseOfModels().transaction(async (transaction) => {
       await lockExercises(studioId, plan, transaction);
       await needExercises(studioId, plan, transaction);

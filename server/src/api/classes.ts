@@ -4,14 +4,7 @@ import { z } from 'zod';
 import { PlanDetails, type Plan } from '@wrenfern/core/plan/plan';
 import { closedRouter } from '../auth/closed-router.ts';
 import type { Member } from '../auth/session.ts';
-import {
-  Booking,
-  ClassNote,
-  ClassRow,
-  databaseOfModels,
-  PlanRevision,
-  User,
-} from '../db/models.ts';
+import { ClassNote, ClassRow, databaseOfModels, PlanRevision, User } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { noteAccess } from '../keeping/trail.ts';
 import {
@@ -212,7 +205,7 @@ async function outlinesOf(
 /** How many come to each of these classes; who lies in the wastebasket does not. */
 async function countComing(classIds: readonly string[]): Promise<Map<string, number>> {
   if (classIds.length === 0) return new Map();
-  const rows = await databaseOfModels().query<{ classId: string; coming: number }>(
+  const rows = await databaseOfModels().query<{ classId: string; coming: number | string }>(
     `SELECT bookings.classId, COUNT(*) AS coming FROM bookings
       JOIN people ON people.id = bookings.personId AND people.deletedAt IS NULL
       WHERE bookings.classId IN (:classIds) GROUP BY bookings.classId`,

@@ -132,3 +132,54 @@ describe('own exercises', () => {
     expect(history.body).toEqual({ count: 0, classes: [] });
   });
 });
+
+describe('many own exercises', () => {
+  it('are told again only when something changed', async () => {
+    const first = await mine.agent.get('/api/exercises').expect(200);
+    const tag = String(first.headers.etag);
+    const again = () => mine.agent.get('/api/exercises').set('If-None-Match', tag);
+    await again().expect(304);
+    await save('ebb-curl', 0, own('ebb-curl')).expect(201);
+    const changed = await again().expect(200);
+    expect(changed.headers.etag).not.toBe(tag);
+    await mine.agent.delete('/api/exercises/ebb-curl').expect(204);
+    await again().expect(304);
+    await mine.agent.post('/api/wastebasket/exercise/ebb-curl').expect(204);
+    expect((await again().expect(200)).headers.etag).toBe(changed.headers.etag);
+  });
+
+  it('are no more than a demo may have, and it is said before', async () => {
+    const demo = await makeStudio(app, 'demo', true);
+    const nearly = async () =>
+      ((await demo.agent.get('/api/studio/room').expect(200)).body as { nearly: object[] }).nearly;
+    for (let index = 0; index < 60; index += 1) {
+      if (index === 47) expect(await nearly()).toEqual([]);
+      if (index === 48) expect(await nearly()).toMatchObject([{ held: 48, most: 60 }]);
+      await demo.agent
+        .post('/api/people')
+        .send({ name: `Person ${index}` })
+        .expect(201);
+    }
+    const refused = await demo.agent.post('/api/people').send({ name: 'One more' }).expect(403);
+    expect(refused.body).toMatchObject({ code: 'over-quota' });
+    expect(JSON.stringify(refused.body)).toContain('60 people are the most');
+  });
+});
+
+describe('an exercise that is taken out while a plan with it is saved', () => {
+  it('is either gone from both or there for both, however often they meet', async () => {
+    for (let round = 0; round < 12; round += 1) {
+      const slug = `met-${round}`;
+      await save(slug, 0, own(slug)).expect(201);
+      const lesson = await makeClass(mine);
+      const put = { revision: 1, plan: planWith(slug) };
+      const [saved, removed] = await Promise.all([
+        mine.agent.put(`/api/classes/${lesson}/plan`).send(put),
+        mine.agent.delete(`/api/exercises/${slug}`),
+      ]);
+      expect([saved.status, removed.status].sort()).toEqual(
+        saved.status === 200 ? [200, 422] : [204, 422],
+      );
+    }
+  });
+});

@@ -10,7 +10,7 @@ import { closedRouter } from '../auth/closed-router.ts';
 import { ClassRow, databaseOfModels, ExerciseVersion } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { ApiError } from './errors.ts';
-import { needRoom } from './quota.ts';
+import { needBytes, needRoom } from './quota.ts';
 import { readBody, revisionRead } from './read.ts';
 import { catalogueOf, catalogueStamp, ownExercisesOf } from './studio-catalogue.ts';
 
@@ -70,6 +70,7 @@ export function exercisesRouter() {
       ]);
     }
     await needRoom(member, 'exercises');
+    await needBytes(member);
     try {
       const row = await versions.create({ slug, version: version + 1, exercise });
       response.status(version === 0 ? 201 : 200).json(told(row));

@@ -7,6 +7,7 @@ import { closedRouter } from '../auth/closed-router.ts';
 import { createLink } from '../auth/links.ts';
 import { Studio } from '../db/models.ts';
 import { ApiError } from './errors.ts';
+import { nearlyFull } from './quota.ts';
 import { readBody, revisionRead } from './read.ts';
 
 const StudioChange = z
@@ -56,6 +57,11 @@ export function studioRouter() {
     const now = await studioOf(studioId);
     if (taken === 0) throw new ApiError('stale', [], { current: told(now) });
     response.json(told(now));
+  });
+
+  /** What is nearly full, before anything is refused. */
+  on('GET /studio/room', async (_request, response, member) => {
+    response.json({ nearly: await nearlyFull(member) });
   });
 
   /** A code with which somebody may set up a studio of their own on this server. */

@@ -53,6 +53,7 @@ const ROUTES: [route: string, who: string, stranger: number][] = [
   ['GET /people/:id/export', 'o', 404],
   ['GET /studio', 'oicr', 200],
   ['PATCH /studio', 'o', 422],
+  ['GET /studio/room', 'oi', 200],
   ['POST /studio/invitations', 'o', 201],
   ['GET /team', 'oi', 200],
   ['POST /team/invitations', 'o', 422],

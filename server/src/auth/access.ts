@@ -65,6 +65,7 @@ export const ACCESS = {
 
   'GET /studio': ALL,
   'PATCH /studio': OWNER,
+  'GET /studio/room': STAFF,
   'POST /studio/invitations': OWNER,
   'GET /team': STAFF,
   'POST /team/invitations': OWNER,

@@ -1,7 +1,7 @@
 import { Toaster } from 'sonner';
 import { RouterProvider } from 'react-router';
 import { router } from './routes.tsx';
-import { useTheme } from './theme.ts';
+import { useTheme } from '../parts/theme.ts';
 
 export function App() {
   const { dark } = useTheme();

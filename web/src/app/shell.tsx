@@ -1,5 +1,5 @@
 import { clsx } from 'clsx';
-import { CircleUser, LogOut, Moon, Sun } from 'lucide-react';
+import { CircleUser, LogOut } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
@@ -15,8 +15,8 @@ import { Failed, Loading } from '../parts/states.tsx';
 import { toast } from 'sonner';
 import { clearDevice, countUnsaved } from './device-storage.ts';
 import { Brand } from './brand.tsx';
+import { ThemeButton } from '../parts/theme-button.tsx';
 import { KeysHelp } from './keys-help.tsx';
-import { useTheme } from './theme.ts';
 import { isTyping } from './typing.ts';
 
 /** Fetched when it is first asked for. */
@@ -104,7 +104,6 @@ export function Shell() {
 function Header() {
   const session = useSession();
   const role = session.data?.user.role;
-  const { dark, toggle } = useTheme();
   useGoKeys();
   return (
     <header className="sticky top-0 z-30 border-b border-line bg-leaf print:hidden">
@@ -142,9 +141,10 @@ function Header() {
           >
             <CircleUser size={18} aria-hidden />
           </NavLink>
-          <IconButton label={dark ? 'Light theme' : 'Dark theme'} onClick={toggle}>
-            {dark ? <Sun size={18} aria-hidden /> : <Moon size={18} aria-hidden />}
-          </IconButton>
+          {/* A phone has no room for it here: it stands on the account's page there. */}
+          <div className="max-sm:hidden">
+            <ThemeButton />
+          </div>
           <SignOut />
         </div>
       </div>

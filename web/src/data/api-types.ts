@@ -49,6 +49,13 @@ export interface Wasted {
   goneAt: string;
 }
 
+/** Something that a studio has nearly as much of as it may. */
+export interface Room {
+  words: string;
+  held: number;
+  most: number;
+}
+
 export interface TrailEntry {
   id: number;
   who: string;

@@ -13,6 +13,7 @@ import type {
   PlanRevisionRow,
   ReadyClass,
   RevisedPerson,
+  Room,
   Session,
   StudioSettings,
   TeamMember,
@@ -120,6 +121,10 @@ export function useAccount(): SWRResponse<Account, Error> {
 
 export function useWastebasket(): SWRResponse<{ wasted: Wasted[] }, Error> {
   return useSWR<{ wasted: Wasted[] }, Error>('/wastebasket', read);
+}
+
+export function useNearlyFull(): SWRResponse<{ nearly: Room[] }, Error> {
+  return useSWR<{ nearly: Room[] }, Error>('/studio/room', read);
 }
 
 /** Who looked into health records, newest first, a page at a time. */

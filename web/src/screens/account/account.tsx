@@ -5,8 +5,10 @@ import { useSWRConfig } from 'swr';
 import type { Account } from '../../data/api-types.ts';
 import { useAccount, useSession } from '../../data/hooks.ts';
 import { request, RequestProblem, sentenceOf } from '../../data/request.ts';
+import { FormError } from '../../parts/form-error.tsx';
 import { Button } from '../../parts/button.tsx';
 import { showWhen } from '../../parts/dates.ts';
+import { ThemeButton } from '../../parts/theme-button.tsx';
 import { TextField } from '../../parts/field.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { PASSWORD_HINT, PASSWORD_RULES } from '../sign-in/password-rules.ts';
@@ -25,7 +27,12 @@ export function Component() {
   return (
     <div className="grid gap-x-12 gap-y-10 pt-8 lg:grid-cols-2">
       <div className="lg:col-span-2">
-        <h1 className="text-3xl">{data.name}</h1>
+        <div className="flex items-center justify-between gap-3">
+          <h1 className="text-3xl">{data.name}</h1>
+          <span className="sm:hidden">
+            <ThemeButton />
+          </span>
+        </div>
         <p className="mt-1 text-soft">
           {data.email}, {ROLE_WORDS[data.role].name}: {ROLE_WORDS[data.role].may}
           {data.until ? `, until ${data.until}` : ''}
@@ -80,11 +87,7 @@ function ChangePassword() {
         error={errors.next?.message}
         {...form.register('next', PASSWORD_RULES)}
       />
-      {errors.root ? (
-        <p role="alert" className="text-copper">
-          {errors.root.message}
-        </p>
-      ) : null}
+      <FormError message={errors.root?.message} />
       <Button type="submit" look="main" disabled={isSubmitting} className="self-start">
         Change it
       </Button>

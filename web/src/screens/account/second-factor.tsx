@@ -3,7 +3,9 @@ import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
 import type { Account } from '../../data/api-types.ts';
 import { request, sentenceOf } from '../../data/request.ts';
+import { FormError } from '../../parts/form-error.tsx';
 import { Button } from '../../parts/button.tsx';
+import { CodeField, SIX_DIGITS } from '../../parts/code-field.tsx';
 import { TextField } from '../../parts/field.tsx';
 
 interface Proposed {
@@ -65,20 +67,13 @@ export function SecondFactor({ account, reload }: { account: Account; reload: ()
         {...form.register('password', { required: 'Give your password.' })}
       />
       {proposed ? (
-        <TextField
+        <CodeField
           label="The code it shows"
-          inputMode="numeric"
-          autoComplete="one-time-code"
-          maxLength={6}
           error={errors.code?.message}
-          {...form.register('code', { pattern: { value: /^[0-9]{6}$/, message: 'Six digits.' } })}
+          {...form.register('code', SIX_DIGITS)}
         />
       ) : null}
-      {errors.root ? (
-        <p role="alert" className="text-copper">
-          {errors.root.message}
-        </p>
-      ) : null}
+      <FormError message={errors.root?.message} />
       <Button type="submit" disabled={isSubmitting} className="self-start">
         {account.hasSecondFactor ? 'End it' : proposed ? 'Use it' : 'Set it up'}
       </Button>

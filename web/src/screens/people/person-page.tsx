@@ -12,6 +12,7 @@ import type { RevisedPerson } from '../../data/api-types.ts';
 import { usePerson, useSession } from '../../data/hooks.ts';
 import { saveMerged } from '../../data/save-merged.ts';
 import { request, RequestProblem, sentenceOf } from '../../data/request.ts';
+import { FormError } from '../../parts/form-error.tsx';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
@@ -141,14 +142,7 @@ function RecordForm({ known }: { known: RevisedPerson | undefined }) {
           </Button>
         </div>
       </div>
-      {errors.root ? (
-        <p
-          role="alert"
-          className="mb-4 rounded-lg border border-copper-line bg-copper-soft p-3 text-copper"
-        >
-          {errors.root.message}
-        </p>
-      ) : null}
+      <FormError message={errors.root?.message} />
       <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[1fr_1.3fr]">
         <div className="flex flex-col gap-4">
           <TextField

@@ -6,7 +6,7 @@ import { Button } from '../../parts/button.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { DoorFrame } from './door-frame.tsx';
 import { useEnter } from './enter.ts';
-import { FormError } from './form-error.tsx';
+import { FormError } from '../../parts/form-error.tsx';
 
 /** One press into a demo studio of one's own. */
 export function Component() {

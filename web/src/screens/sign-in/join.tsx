@@ -9,7 +9,7 @@ import { Loading } from '../../parts/states.tsx';
 import { ROLE_WORDS } from '../studio/role-words.ts';
 import { DoorFrame } from './door-frame.tsx';
 import { useEnter } from './enter.ts';
-import { FormError } from './form-error.tsx';
+import { FormError } from '../../parts/form-error.tsx';
 import { PASSWORD_HINT, PASSWORD_RULES } from './password-rules.ts';
 
 /** Where a one-time link leads: into a studio, or to another password. Its secret stays off the line. */

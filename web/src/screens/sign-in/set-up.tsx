@@ -3,7 +3,7 @@ import { request, RequestProblem, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { TextField } from '../../parts/field.tsx';
 import { useEnter } from './enter.ts';
-import { FormError } from './form-error.tsx';
+import { FormError } from '../../parts/form-error.tsx';
 import { PASSWORD_HINT, PASSWORD_RULES } from './password-rules.ts';
 
 interface SetUpForm {

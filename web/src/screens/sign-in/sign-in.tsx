@@ -4,10 +4,11 @@ import { useForm } from 'react-hook-form';
 import { useDoor } from '../../data/hooks.ts';
 import { request, RequestProblem, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
+import { CodeField, SIX_DIGITS } from '../../parts/code-field.tsx';
 import { TextField } from '../../parts/field.tsx';
 import { DoorFrame } from './door-frame.tsx';
 import { useEnter } from './enter.ts';
-import { FormError } from './form-error.tsx';
+import { FormError } from '../../parts/form-error.tsx';
 import { SetUp } from './set-up.tsx';
 
 export function Component() {
@@ -91,13 +92,10 @@ function SignIn() {
         {...form.register('password', { required: 'Give your password.' })}
       />
       {wantsCode ? (
-        <TextField
+        <CodeField
           label="Code from your authenticator"
-          inputMode="numeric"
-          autoComplete="one-time-code"
-          maxLength={6}
           error={errors.code?.message}
-          {...form.register('code', { pattern: { value: /^[0-9]{6}$/, message: 'Six digits.' } })}
+          {...form.register('code', SIX_DIGITS)}
         />
       ) : null}
       <FormError message={errors.root?.message} />

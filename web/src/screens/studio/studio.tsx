@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { PROPS } from '@wrenfern/core/movement/vocabulary';
 import type { StudioSettings } from '../../data/api-types.ts';
-import { useSession, useStudio } from '../../data/hooks.ts';
+import { useNearlyFull, useSession, useStudio } from '../../data/hooks.ts';
 import { Select } from '../../parts/select.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
@@ -108,6 +108,21 @@ function PacePart({ studio, isOwner }: { studio: StudioSettings; isOwner: boolea
   );
 }
 
+/** Said before anything is refused. */
+function NearlyFull() {
+  const { data } = useNearlyFull();
+  if (!data || data.nearly.length === 0) return null;
+  return (
+    <ul className="mb-3 rounded-xl bg-copper-soft p-3 text-copper">
+      {data.nearly.map(({ words, held, most }) => (
+        <li key={words}>
+          {held} of at most {most} {words}. What lies in the wastebasket counts.
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 const RETENTION = [
   { value: '0', name: 'stay until somebody takes them out' },
   { value: '12', name: 'go into the wastebasket after a year' },
@@ -121,6 +136,7 @@ function KeepingPart({ studio, isOwner }: { studio: StudioSettings; isOwner: boo
   return (
     <section aria-label="Keeping">
       <h2 className="mb-2 text-xl">Keeping</h2>
+      <NearlyFull />
       <fieldset disabled={!isOwner} className="mb-3">
         <Select
           label="People who come to no class any more"

@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import { ROLES, type Invitation, type Role, type TeamMember } from '../../data/api-types.ts';
 import { useSession, useTeam } from '../../data/hooks.ts';
 import { request, sentenceOf } from '../../data/request.ts';
+import { FormError } from '../../parts/form-error.tsx';
 import { Button } from '../../parts/button.tsx';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
@@ -154,11 +155,7 @@ function InviteSheet({ reload }: { reload: () => void }) {
             {...form.register('email', { required: 'Give an email address.' })}
           />
           <PartFields form={form as unknown as ReturnType<typeof useForm<PartForm>>} />
-          {errors.root ? (
-            <p role="alert" className="text-copper">
-              {errors.root.message}
-            </p>
-          ) : null}
+          <FormError message={errors.root?.message} />
           <Button look="main" type="submit" disabled={isSubmitting} className="self-start">
             Make the link
           </Button>

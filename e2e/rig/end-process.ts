@@ -1,0 +1,13 @@
+import type { ChildProcess } from 'node:child_process';
+
+/** Ends a process, frozen or not, and waits until it is gone. */
+export async function endProcess(
+  child: ChildProcess | undefined,
+  signal: NodeJS.Signals,
+): Promise<void> {
+  if (!child || child.exitCode !== null || child.signalCode !== null) return;
+  const gone = new Promise((resolve) => child.once('exit', resolve));
+  child.kill('SIGCONT');
+  child.kill(signal);
+  await gone;
+}
