@@ -6,6 +6,7 @@ import { createReset } from './api/team.ts';
 import { createLink } from './auth/links.ts';
 import { readConfig, type Config } from './config.ts';
 import { connect } from './db/connect.ts';
+import { withoutValues } from './db/faults.ts';
 import { migrate } from './db/migrate.ts';
 import { bindModels, Studio, User } from './db/models.ts';
 import { keepCleaning } from './keeping/clean-up.ts';
@@ -25,8 +26,11 @@ async function main(): Promise<void> {
   const log = pino({ level: config.logLevel });
   const database = connect(config.databaseUrl);
   bindModels(database, config.key);
-  await migrate(database);
-  const noted = (what: string) => (error: unknown) => log.error({ err: error }, what);
+  const upgrading = connect(config.databaseUrl, 0);
+  await migrate(upgrading);
+  await upgrading.close();
+  const noted = (what: string) => (error: unknown) =>
+    log.error({ err: withoutValues(error) }, what);
   const stopCleaning = keepCleaning(noted('cleaning up failed'));
   const workers = createWorkers(workerFile(), noted('a class was not worked out'));
   const follower = createFollower(noted('following classes failed'));

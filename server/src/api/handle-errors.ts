@@ -3,11 +3,10 @@ import type { Logger } from 'pino';
 import {
   ConnectionAcquireTimeoutError,
   ConnectionError,
-  DatabaseError,
   ForeignKeyConstraintError,
   UniqueConstraintError,
 } from 'sequelize';
-import { isConflict, isOverTime, isUnstorable } from '../db/faults.ts';
+import { isConflict, isOverTime, isUnstorable, withoutValues } from '../db/faults.ts';
 import { UnreadableColumn } from '../db/models.ts';
 import { ApiError, ERRORS, problemOf, type ErrorCode } from './errors.ts';
 
@@ -20,7 +19,10 @@ export function handleErrors(log: Logger): ErrorRequestHandler {
   return (error: unknown, request, response, next) => {
     const known = recognise(error);
     if (NOTED.has(known.code)) {
-      log.error({ err: tell(error), requestId: request.requestId, path: request.path }, known.code);
+      log.error(
+        { err: withoutValues(error), requestId: request.requestId, path: request.path },
+        known.code,
+      );
     }
     if (response.headersSent) {
       next(error);
@@ -38,19 +40,6 @@ export function handleErrors(log: Logger): ErrorRequestHandler {
 
 const NOTED = new Set<ErrorCode>(['unexpected', 'unreadable', 'database-away', 'busy']);
 const RETRY_S = 3;
-
-/** What happened without what was in it: statements and values of people stay out of the log. */
-function tell(error: unknown): { name: string; message: string; stack: string } {
-  if (!(error instanceof Error)) return { name: 'unknown', message: typeof error, stack: '' };
-  const isOfDatabase = error instanceof DatabaseError;
-  const code = isOfDatabase ? String((error.parent as { code?: unknown }).code) : '';
-  const frames = (error.stack ?? '').split('\n').filter((line) => /^\s+at /.test(line));
-  return {
-    name: error.name,
-    message: isOfDatabase ? `the database refused: ${code}` : error.message,
-    stack: frames.join('\n'),
-  };
-}
 
 function recognise(error: unknown): ApiError {
   if (error instanceof ApiError) return error;

@@ -7,8 +7,11 @@ const LOCK_WAIT_S = 5;
 const CONNECTIONS = 10;
 const ACQUIRE_MS = 5_000;
 
-/** A pool of connections; every time is kept in UTC with milliseconds. */
-export function connect(url: string): Sequelize {
+/**
+ * A pool of connections; every time is kept in UTC with milliseconds. Changing the tables of a large studio
+ * may take as long as it does: `statementS` of 0 sets no end.
+ */
+export function connect(url: string, statementS = STATEMENT_S): Sequelize {
   return new Sequelize(url.replace(/^mysql:/, 'mariadb:'), {
     dialect: 'mariadb',
     logging: false,
@@ -18,7 +21,7 @@ export function connect(url: string): Sequelize {
     dialectOptions: {
       connectTimeout: ACQUIRE_MS,
       sessionVariables: {
-        max_statement_time: STATEMENT_S,
+        max_statement_time: statementS,
         innodb_lock_wait_timeout: LOCK_WAIT_S,
       },
     },
