@@ -100,7 +100,8 @@ async function fill(
     {
       id: randomUUID(),
       studioId,
-      email: `rowan@${studioId}.example`,
+      // Nobody's, and another for each demo: addresses are unique.
+      email: `rowan-${studioId.slice(0, 8)}@tilework.example`,
       name: 'Rowan Feld',
       passwordHash,
       role: 'owner',

@@ -139,7 +139,11 @@ function DeliveryState({ run }: { run: Run }) {
           title="Set aside"
           open={open}
           onOpenChange={setOpen}
-          trigger={<Button look="warn">{odd} set aside</Button>}
+          trigger={
+            <Button look="warn" className="shrink-0 whitespace-nowrap">
+              {odd} set aside
+            </Button>
+          }
         >
           {setAside.length > 0 ? (
             <>

@@ -140,6 +140,13 @@ function Before({
           </ul>
         )}
       </section>
+      {isFar ? (
+        <p role="note" className="rounded-xl bg-copper-soft p-4 text-copper">
+          {mayMove
+            ? 'This class is more than a day away. Starting it now gives it today’s day and time, so that the log says when it was taught.'
+            : 'This class is more than a day away. Ask whoever handed it over to give it another day first.'}
+        </p>
+      ) : null}
       <div className="flex flex-wrap gap-3">
         <Button
           look="main"
@@ -153,13 +160,6 @@ function Before({
           Back to the plan
         </Link>
       </div>
-      {isFar ? (
-        <p role="note" className="rounded-xl bg-copper-soft p-4 text-copper">
-          {mayMove
-            ? 'This class is more than a day away. Starting it now gives it today’s day and time, so that the log says when it was taught.'
-            : 'This class is more than a day away. Ask whoever handed it over to give it another day first.'}
-        </p>
-      ) : null}
       <p className="text-base text-soft">
         Space, → or a pedal goes on; ← goes back; P pauses. Sharp or spreading pain, a held breath,
         a straining neck: stop and step back. Pain that stays belongs with a clinician.
