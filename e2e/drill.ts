@@ -63,6 +63,10 @@ function expectThat(isTrue: boolean, what: string): void {
   process.stdout.write(`ok: ${what}\n`);
 }
 
+async function until(isTrue: () => boolean | Promise<boolean>): Promise<void> {
+  for (let tries = 0; tries < 300 && !(await isTrue()); tries += 1) await pause(100);
+}
+
 async function readNote(personId: string): Promise<string> {
   const client = createClient(BASE);
   await client.send('POST', '/session', OWNER);
@@ -112,6 +116,17 @@ try {
   const daily = readdirSync(join(folder, 'second', 'backups'));
   const isThere = daily.some((name) => /^wrenfern-\d{4}-\d\d-\d\d\.age$/.test(name));
   expectThat(isThere, 'a daily backup was made by itself');
+
+  for (const [what, file] of [
+    ['server', 'server.pid'],
+    ['database', 'db/mariadbd.pid'],
+  ] as const) {
+    const pid = Number(readFileSync(join(folder, 'second', file), 'utf8'));
+    process.kill(pid, 'SIGKILL');
+    await until(() => third.said().includes(`The ${what} ended by itself`));
+    await until(async () => (await readNote(personId).catch(() => '')) === NOTE);
+    expectThat((await readNote(personId)) === NOTE, `a ${what} that was killed is started again`);
+  }
 
   await third.stop();
   const restored = await run('second', 'restore', file);

@@ -109,6 +109,11 @@ export interface ClassEvents {
   taught?: { revision: number; plan: Plan } | null;
 }
 
+/** Events as they were read, and how far the server's clock was ahead of this device's then. */
+export interface EventsRead extends ClassEvents {
+  offsetMs: number;
+}
+
 export interface ClassNote {
   effort: number | null;
   note: string;

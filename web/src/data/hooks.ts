@@ -7,6 +7,7 @@ import type {
   ClassNote,
   ClassSummaryRow,
   Door,
+  EventsRead,
   ExerciseHistory,
   Invitation,
   OwnExercise,
@@ -103,8 +104,16 @@ export function useClass(id: string): SWRResponse<WholeClass, Error> {
   return useSWR<WholeClass, Error>(`/classes/${id}`, read, { revalidateOnFocus: false });
 }
 
-export function useClassEvents(id: string): SWRResponse<ClassEvents, Error> {
-  return useSWR<ClassEvents, Error>(`/classes/${id}/events`, read, { revalidateOnFocus: false });
+/** The clocks are compared as the answer arrives: a screen may show it much later. */
+async function readEvents(path: string): Promise<EventsRead> {
+  const answer = await read<ClassEvents>(path);
+  return { ...answer, offsetMs: answer.nowMs - Date.now() };
+}
+
+export function useClassEvents(id: string): SWRResponse<EventsRead, Error> {
+  return useSWR<EventsRead, Error>(`/classes/${id}/events`, readEvents, {
+    revalidateOnFocus: false,
+  });
 }
 
 export function useClassNote(id: string): SWRResponse<ClassNote, Error> {

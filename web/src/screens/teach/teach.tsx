@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { LostPage } from '../../app/error-page.tsx';
 import { RequireSession } from '../../app/shell.tsx';
-import type { ClassEvents, WholeClass } from '../../data/api-types.ts';
+import type { EventsRead, WholeClass } from '../../data/api-types.ts';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { useClass, useClassEvents } from '../../data/hooks.ts';
 import { RequestProblem } from '../../data/request.ts';
@@ -64,7 +64,7 @@ function LoadedTeach() {
 
 interface TeachProps {
   lesson: WholeClass;
-  known: ClassEvents;
+  known: EventsRead;
   onStarted: () => void;
 }
 

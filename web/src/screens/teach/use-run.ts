@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { LiveEvent, nextOrder } from '@wrenfern/core/live/events';
 import { runClass, viewNow, type NowView, type RunState } from '@wrenfern/core/live/run-class';
 import type { Timeline } from '@wrenfern/core/plan/timing/timeline';
-import type { ClassEvents, Pressed } from '../../data/api-types.ts';
+import type { ClassEvents, EventsRead, Pressed } from '../../data/api-types.ts';
 import { request } from '../../data/request.ts';
 import { createEventQueue, type Delivery } from './event-queue.ts';
 
@@ -35,7 +35,7 @@ interface RunParts {
   /** The saved plan on this screen. */
   revision: number;
   timeline: Timeline;
-  known: ClassEvents;
+  known: EventsRead;
   /** Another device began the class, perhaps with another plan. */
   onStarted: () => void;
 }
@@ -136,14 +136,12 @@ export function useRun({ classId, revision, timeline, known, onStarted }: RunPar
 }
 
 /** What the server has told so far, however it was told; the same twice is once. */
-function useSeen(known: ClassEvents) {
-  const [pressed, setPressed] = useState<ReadonlyMap<number, unknown>>(
-    () => new Map(known.pressed.map(({ seq, event }) => [seq, event])),
-  );
+function useSeen(known: EventsRead) {
+  const [pressed, setPressed] = useState<ReadonlyMap<number, unknown>>(new Map());
   const lastSeq = useRef(Math.max(0, ...known.pressed.map(({ seq }) => seq)));
   // Devices go by the server's clock, so that times on two of them can be compared. Set once: a clock
   // that is set again in the middle of a class would make it jump.
-  const [offsetMs] = useState(() => known.nowMs - Date.now());
+  const [offsetMs] = useState(known.offsetMs);
   const add = useCallback((fresh: readonly Pressed[]) => {
     if (fresh.length === 0) return;
     lastSeq.current = Math.max(lastSeq.current, ...fresh.map(({ seq }) => seq));
@@ -155,12 +153,15 @@ function useSeen(known: ClassEvents) {
   }, []);
   const take = useCallback(({ pressed: fresh }: ClassEvents) => add(fresh), [add]);
   const read = useMemo(() => {
-    const each = [...pressed.values()].map((event) => LiveEvent.safeParse(event));
+    // What was read again counts as well as what the stream told; the same number is the same press.
+    const all = new Map<number, unknown>(known.pressed.map(({ seq, event }) => [seq, event]));
+    for (const [seq, event] of pressed) all.set(seq, event);
+    const each = [...all.values()].map((event) => LiveEvent.safeParse(event));
     return {
       events: each.flatMap(({ data }) => (data ? [data] : [])),
       unread: each.filter(({ success }) => !success).length,
     };
-  }, [pressed]);
+  }, [known.pressed, pressed]);
   return { ...read, lastSeq, offsetMs, add, take };
 }
 
