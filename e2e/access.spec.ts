@@ -74,6 +74,17 @@ const SCREENS: [
   ['people', () => '/people', (page) => expect(page.getByText('Asha Delun')).toBeVisible()],
   ['new person', () => '/people/new', (page) => expect(page.getByLabel('Name')).toBeVisible()],
   ['studio', () => '/studio', (page) => expect(page.getByText('Cupboard')).toBeVisible()],
+  ['account', () => '/account', (page) => expect(page.getByText('this one')).toBeVisible()],
+  [
+    'trail',
+    () => '/studio/trail',
+    (page) => expect(page.getByRole('heading', { name: 'Who looked into records' })).toBeVisible(),
+  ],
+  [
+    'wastebasket',
+    () => '/wastebasket',
+    (page) => expect(page.getByRole('heading', { name: 'Wastebasket' })).toBeVisible(),
+  ],
 ];
 
 async function seriousFaults(page: Page, onlyRule?: string): Promise<string[]> {
