@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { promisify } from 'node:util';
 import { createClient, makeClass, OWNER, setUpStudio } from './rig/client.ts';
+import { endProcess } from './rig/end-process.ts';
 import { editPlans, type Acknowledged } from './rig/work.ts';
 
 /**
@@ -32,6 +33,9 @@ async function run(state: string, ...words: string[]): Promise<string> {
   return stdout;
 }
 
+/** Stopped in the end, also when something was not so. */
+const running = new Set<ChildProcess>();
+
 async function start(state: string): Promise<{ said: () => string; stop: () => Promise<void> }> {
   let text = '';
   const child: ChildProcess = spawn('bin/start', ['--port', PORT, '--no-demo'], {
@@ -39,6 +43,7 @@ async function start(state: string): Promise<{ said: () => string; stop: () => P
     env: env(state),
     stdio: ['ignore', 'pipe', 'pipe'],
   });
+  running.add(child);
   for (const stream of [child.stdout, child.stderr]) {
     stream?.on('data', (chunk: Buffer) => {
       text += chunk.toString();
@@ -51,9 +56,8 @@ async function start(state: string): Promise<{ said: () => string; stop: () => P
   return {
     said: () => text,
     async stop() {
-      const gone = new Promise((resolve) => child.once('exit', resolve));
-      child.kill('SIGTERM');
-      await gone;
+      running.delete(child);
+      await endProcess(child, 'SIGTERM');
     },
   };
 }
@@ -133,5 +137,6 @@ try {
   expectThat(restored.includes('wrenfern_before_'), 'what was there before a restore is kept');
   process.stdout.write('the drill went through\n');
 } finally {
+  for (const child of running) await endProcess(child, 'SIGTERM');
   rmSync(folder, { recursive: true, force: true });
 }
