@@ -2,10 +2,14 @@ import { z } from 'zod';
 import { closedRouter } from '../auth/closed-router.ts';
 import { hashOf } from '../auth/known-device.ts';
 import { checkPassword, hashPassword, NewPassword } from '../auth/passwords.ts';
-import { confirmSecondFactor, proposeSecondFactor } from '../auth/second-factor.ts';
+import {
+  confirmSecondFactor,
+  createRecoveryCodes,
+  proposeSecondFactor,
+} from '../auth/second-factor.ts';
 import { endSessionsOf, signIn, type Member } from '../auth/session.ts';
 import type { Throttle } from '../auth/tries.ts';
-import { SessionRow, User } from '../db/models.ts';
+import { SessionRow, Studio, User } from '../db/models.ts';
 import { ApiError } from './errors.ts';
 import { readBody, sixDigits } from './read.ts';
 
@@ -46,6 +50,7 @@ export function accountRouter({ key, throttle }: AccountParts) {
       role: user.role,
       until: user.until ?? null,
       hasSecondFactor: Boolean(user.secondFactor),
+      recoveryCodesLeft: user.recoveryHashes?.length ?? 0,
       sessions: rows.map((row) => ({
         // The session's own id opens it: what is told here only names it.
         id: nameOf(row.sid),
@@ -86,7 +91,7 @@ export function accountRouter({ key, throttle }: AccountParts) {
     response.json(proposeSecondFactor(user.email));
   });
 
-  /** In use from the first right code on. */
+  /** In use from the first right code on; the recovery codes are told here and never again. */
   on('PUT /account/second-factor', async (request, response, member) => {
     const Body = z.strictObject({
       password,
@@ -102,15 +107,28 @@ export function accountRouter({ key, throttle }: AccountParts) {
     if (!sealed) {
       throw new ApiError('invalid', [{ path: ['code'], message: 'this code is not right' }]);
     }
-    await user.update({ secondFactor: sealed });
-    response.status(204).end();
+    const { codes, hashes } = createRecoveryCodes();
+    await user.update({ secondFactor: sealed, recoveryHashes: hashes });
+    response.json({ recoveryCodes: codes });
   });
 
   on('DELETE /account/second-factor', async (request, response, member) => {
     const body = readBody(z.strictObject({ password }), request);
     const user = await proven(member, body.password);
-    await user.update({ secondFactor: null });
+    const studio = await Studio.findByPk(member.studioId);
+    if (studio?.needsSecondFactor) throw new ApiError('second-factor-needed');
+    await user.update({ secondFactor: null, recoveryHashes: null });
     response.status(204).end();
+  });
+
+  /** Other recovery codes in place of those that are left. */
+  on('POST /account/recovery-codes', async (request, response, member) => {
+    const body = readBody(z.strictObject({ password }), request);
+    const user = await proven(member, body.password);
+    if (!user.secondFactor) throw new ApiError('not-found');
+    const { codes, hashes } = createRecoveryCodes();
+    await user.update({ recoveryHashes: hashes });
+    response.json({ recoveryCodes: codes });
   });
 
   return router;

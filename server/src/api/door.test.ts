@@ -4,7 +4,6 @@ import request from 'supertest';
 import { mkdir, mkdtemp, readdir, readFile, stat, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Secret, TOTP } from 'otpauth';
 import { waitAfter } from '../auth/tries.ts';
 import { SCHOOLS } from '@wrenfern/core/plan/schools';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
@@ -206,65 +205,6 @@ describe('one’s own password', () => {
       expect(answer.body).toMatchObject({ errors: [{ path: ['next'] }] });
     },
   );
-});
-
-describe('a second factor', () => {
-  const codeAt = (secret: string, atMs: number) =>
-    new TOTP({ secret: Secret.fromBase32(secret), period: 30 }).generate({ timestamp: atMs });
-
-  async function setUp(): Promise<string> {
-    const proposed = await owner.agent
-      .post('/api/account/second-factor')
-      .send({ password: PASSWORD })
-      .expect(200);
-    const { secret } = proposed.body as { secret: string };
-    // Of the step before: so that the one of now is still unused.
-    const code = codeAt(secret, Date.now() - 30_000);
-    const body = { password: PASSWORD, secret, code };
-    await owner.agent.put('/api/account/second-factor').send(body).expect(204);
-    return secret;
-  }
-  const signIn = (code?: string) =>
-    request(app)
-      .post('/api/session')
-      .send({ email: owner.email, password: PASSWORD, ...(code ? { code } : {}) });
-
-  it('is asked for, and each code opens once', async () => {
-    const secret = await setUp();
-    expect(codeOf(await signIn())).toBe('second-factor');
-    await signIn('000000').expect(401);
-    const code = codeAt(secret, Date.now());
-    await signIn(code).expect(204);
-    await signIn(code).expect(401);
-  });
-
-  it('does not lie open in the database', async () => {
-    const secret = await setUp();
-    const user = await User.findByPk(owner.userId);
-    expect(user?.secondFactor).not.toContain(secret);
-  });
-
-  it('is not set up with a wrong code, and ends with the password', async () => {
-    const secret = 'JBSWY3DPEHPK3PXPJBSWY3DPEHPK3PXP';
-    const wrong = { password: PASSWORD, secret, code: '000000' };
-    await owner.agent.put('/api/account/second-factor').send(wrong).expect(422);
-    await setUp();
-    await owner.agent.delete('/api/account/second-factor').send({ password: PASSWORD }).expect(204);
-    await signIn().expect(204);
-  });
-});
-
-describe('codes of authenticators', () => {
-  // RFC 6238, appendix B, for SHA-1 and eight digits; the last six are what six digits show.
-  it.each([
-    [59, '287082'],
-    [1111111109, '081804'],
-    [1234567890, '005924'],
-    [20000000000, '353130'],
-  ])('are those of the standard at second %s', (second, expected) => {
-    const secret = Secret.fromLatin1('12345678901234567890');
-    expect(new TOTP({ secret, period: 30 }).generate({ timestamp: second * 1000 })).toBe(expected);
-  });
 });
 
 describe('the demo door', () => {

@@ -99,7 +99,10 @@ export function doorRouter(parts: DoorParts) {
       if (link.kind === 'reset') {
         const known = await User.findByPk(link.userId ?? '', { transaction });
         if (!known) throw new ApiError('link-spent');
-        return known.update({ passwordHash, secondFactor: null }, { transaction });
+        return known.update(
+          { passwordHash, secondFactor: null, recoveryHashes: null },
+          { transaction },
+        );
       }
       if (link.kind !== 'invite' || !link.studioId || !link.email || !link.role) {
         throw new ApiError('link-spent');

@@ -7,6 +7,10 @@ export const ERRORS = {
   'not-signed-in': { status: 401, title: 'Sign in first.' },
   'wrong-credentials': { status: 401, title: 'Email or password is wrong.' },
   'second-factor': { status: 401, title: 'The code of your second factor is needed as well.' },
+  'second-factor-needed': {
+    status: 403,
+    title: 'This studio asks everybody for a second factor: set yours up in your account first.',
+  },
   'not-allowed': { status: 403, title: 'Your part in this studio does not include this.' },
   'cross-site': { status: 403, title: 'Changes are only taken from this site itself.' },
   'over-quota': { status: 403, title: 'The studio holds as much as it may.' },

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { closedRouter } from '../auth/closed-router.ts';
 import { createKnownDevices, hashOf } from '../auth/known-device.ts';
 import { checkPassword } from '../auth/passwords.ts';
-import { useCode } from '../auth/second-factor.ts';
+import { useCode, useRecoveryCode } from '../auth/second-factor.ts';
 import { memberOf, signIn, signOut } from '../auth/session.ts';
 import { createThrottle } from '../auth/tries.ts';
 import { User } from '../db/models.ts';
@@ -15,6 +15,8 @@ const Credentials = z.strictObject({
   password: z.string().min(1).max(200),
   /** Of the second factor, where there is one. */
   code: sixDigits.optional(),
+  /** One of the recovery codes, for whoever lost the authenticator. */
+  recovery: z.string().max(40).optional(),
 });
 
 interface SessionParts {
@@ -32,17 +34,27 @@ export function sessionRouter({ sessionSecret, secureCookies, key }: SessionPart
   /** A whole studio sits behind one address. */
   const byAddress = createThrottle('sign-in-address', { free: 40, forgetS: 3_600 });
 
+  async function needSecondFactor(user: User, code?: string, recovery?: string): Promise<void> {
+    if (code === undefined && recovery === undefined) throw new ApiError('second-factor');
+    const [path, isRight] =
+      recovery === undefined
+        ? (['code', await useCode(key, user, code ?? '')] as const)
+        : (['recovery', await useRecoveryCode(user, recovery)] as const);
+    if (isRight) return;
+    throw new ApiError('second-factor', [{ path: [path], message: 'this code is not right' }]);
+  }
+
   open('GET /session', async (request, response) => {
-    const { userId, userName, studioId, role } = memberOf(request);
+    const { userId, userName, studioId, role, lacksSecondFactor } = memberOf(request);
     const { name, slug, isDemo, timeZone } = await studioOf(studioId);
     response.json({
-      user: { id: userId, name: userName, role },
+      user: { id: userId, name: userName, role, lacksSecondFactor },
       studio: { name, slug, isDemo, timeZone },
     });
   });
 
   open('POST /session', async (request, response) => {
-    const { email: address, password, code } = readBody(Credentials, request);
+    const { email: address, password, code, recovery } = readBody(Credentials, request);
     const deviceId = devices.idOf(request, address);
     const account = hashOf(address);
     const from = request.ip ?? 'nowhere';
@@ -55,10 +67,7 @@ export function sessionRouter({ sessionSecret, secureCookies, key }: SessionPart
     if (!(await checkPassword(password, user?.passwordHash)) || !user) {
       throw new ApiError('wrong-credentials');
     }
-    if (user.secondFactor && code === undefined) throw new ApiError('second-factor');
-    if (!(await useCode(key, user, code ?? ''))) {
-      throw new ApiError('second-factor', [{ path: ['code'], message: 'this code is not right' }]);
-    }
+    if (user.secondFactor) await needSecondFactor(user, code, recovery);
     if (user.until && user.until < new Date().toISOString().slice(0, 10)) {
       throw new ApiError('wrong-credentials');
     }

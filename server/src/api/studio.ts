@@ -5,7 +5,7 @@ import { Pace } from '@wrenfern/core/plan/timing/pace';
 import { Cupboard } from '@wrenfern/core/room/props';
 import { closedRouter } from '../auth/closed-router.ts';
 import { createLink } from '../auth/links.ts';
-import { Studio } from '../db/models.ts';
+import { Studio, User } from '../db/models.ts';
 import { ApiError } from './errors.ts';
 import { nearlyFull } from './quota.ts';
 import { readBody, revisionRead } from './read.ts';
@@ -17,6 +17,8 @@ const StudioChange = z
     pace: Pace,
     /** Months after which people who came to nothing are taken out; null for never. */
     retentionMonths: z.number().int().min(3).max(240).nullable(),
+    /** Whether everybody signs in with a second factor; whoever has none sets one up first. */
+    needsSecondFactor: z.boolean(),
     schools: z
       .array(SchoolRules)
       .max(20)
@@ -48,8 +50,9 @@ export function studioRouter() {
     response.json(told(await studioOf(studioId)));
   });
 
-  on('PATCH /studio', async (request, response, { studioId }) => {
+  on('PATCH /studio', async (request, response, { studioId, userId }) => {
     const { revision, ...change } = readBody(StudioChange, request);
+    if (change.needsSecondFactor) await needOwnSecondFactor(userId);
     const [taken] = await Studio.update(
       { ...change, revision: revision + 1 },
       { where: { id: studioId, revision } },
@@ -74,9 +77,19 @@ export function studioRouter() {
   return router;
 }
 
+/** An owner who asks it of everybody has one: nobody shuts themselves out. */
+async function needOwnSecondFactor(userId: string): Promise<void> {
+  const owner = await User.findByPk(userId);
+  if (owner?.secondFactor) return;
+  throw new ApiError('invalid', [
+    { path: ['needsSecondFactor'], message: 'set up your own second factor first' },
+  ]);
+}
+
 function told(studio: Studio) {
   const { name, slug, isDemo, timeZone, cupboard, pace, schools, retentionMonths, revision } =
     studio;
+  const { needsSecondFactor } = studio;
   return {
     name,
     slug,
@@ -86,6 +99,7 @@ function told(studio: Studio) {
     pace,
     schools: schools ?? [],
     retentionMonths: retentionMonths ?? null,
+    needsSecondFactor,
     revision,
   };
 }

@@ -26,6 +26,7 @@ const ROUTES: [route: string, who: string, stranger: number][] = [
   ['POST /account/second-factor', 'oicr', 422],
   ['PUT /account/second-factor', 'oicr', 422],
   ['DELETE /account/second-factor', 'oicr', 422],
+  ['POST /account/recovery-codes', 'oicr', 422],
   ['GET /today', 'oicr', 200],
   ['GET /classes', 'oicr', 200],
   ['POST /classes', 'oi', 422],

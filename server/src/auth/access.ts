@@ -30,6 +30,7 @@ export const ACCESS = {
   'POST /account/second-factor': ALL,
   'PUT /account/second-factor': ALL,
   'DELETE /account/second-factor': ALL,
+  'POST /account/recovery-codes': ALL,
 
   'GET /today': ALL,
   'GET /classes': ALL,
@@ -83,6 +84,11 @@ export const ACCESS = {
 } as const satisfies Record<string, Who>;
 
 export type RouteName = keyof typeof ACCESS;
+
+/** What somebody may call who still has to set up the second factor that the studio asks for. */
+export function isForSettingUp(route: RouteName): boolean {
+  return route.includes(' /account');
+}
 
 export function mayCall(role: Role, route: RouteName): boolean {
   const who: Who = ACCESS[route];

@@ -3,7 +3,7 @@ import { Router, type Request, type RequestHandler, type Response } from 'expres
 import { ApiError } from '../api/errors.ts';
 import { isConflict } from '../db/faults.ts';
 import { ClassRow } from '../db/models.ts';
-import { ACCESS, mayCall, type RouteName } from './access.ts';
+import { ACCESS, isForSettingUp, mayCall, type RouteName } from './access.ts';
 import { memberOf, type Member } from './session.ts';
 
 type Answer = void | Promise<void>;
@@ -21,6 +21,9 @@ export function closedRouter() {
       register(router, name, async (request, response) => {
         const member = memberOf(request);
         if (!mayCall(member.role, name)) throw new ApiError('not-allowed');
+        if (member.lacksSecondFactor && !isForSettingUp(name)) {
+          throw new ApiError('second-factor-needed');
+        }
         if (member.role === 'cover') await needHandedOver(request, name, member);
         await tryAgain(response, async () => handler(request, response, member));
       });

@@ -1,8 +1,9 @@
-import { randomBytes, randomInt, randomUUID } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import { ApiError } from '../api/errors.ts';
 import { Link, type LinkKind, type Role } from '../db/models.ts';
 import { hashOf } from './known-device.ts';
+import { createTypedCode, tidyTypedCode } from './typed-code.ts';
 
 const DAY_MS = 86_400_000;
 const LASTS_MS = {
@@ -12,8 +13,6 @@ const LASTS_MS = {
   reset: DAY_MS,
 } as const satisfies Record<LinkKind, number>;
 
-/** Letters and digits that nobody mistakes for one another when they are read from a screen. */
-const LETTERS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
 const CODE_LETTERS = 16;
 
 interface NewLink {
@@ -29,7 +28,7 @@ interface NewLink {
 /** A token that opens something once; it is told here and never again. */
 export async function createLink(link: NewLink): Promise<{ id: string; token: string }> {
   const isTyped = link.kind === 'set-up' || link.kind === 'studio';
-  const token = isTyped ? createCode() : randomBytes(32).toString('base64url');
+  const token = isTyped ? createTypedCode(CODE_LETTERS) : randomBytes(32).toString('base64url');
   const id = randomUUID();
   const expires = new Date(Date.now() + LASTS_MS[link.kind]);
   await Link.create({ ...link, id, tokenHash: hashOf(token), expires });
@@ -54,13 +53,8 @@ export async function spendLink(link: Link, transaction: Transaction): Promise<v
   if (spent === 0) throw new ApiError('link-spent');
 }
 
-function createCode(): string {
-  const letters = Array.from({ length: CODE_LETTERS }, () => LETTERS[randomInt(LETTERS.length)]);
-  return letters.join('').replace(/(....)(?=.)/g, '$1-');
-}
-
 /** A code typed from a screen may come in small letters and without its hyphens. */
 function tidy(token: string): string {
-  const letters = token.toUpperCase().replace(/[^A-Z0-9]/g, '');
-  return letters.length === CODE_LETTERS ? letters.replace(/(....)(?=.)/g, '$1-') : token;
+  const typed = tidyTypedCode(token);
+  return typed.replaceAll('-', '').length === CODE_LETTERS ? typed : token;
 }

@@ -1,7 +1,9 @@
 import { Secret, TOTP } from 'otpauth';
 import { z } from 'zod';
-import { User } from '../db/models.ts';
+import { databaseOfModels, User } from '../db/models.ts';
 import { seal, unseal } from '../keeping/seal.ts';
+import { hashOf } from './known-device.ts';
+import { createTypedCode, tidyTypedCode } from './typed-code.ts';
 
 /** One step of thirty seconds early or late, for clocks that differ. */
 const WINDOW = 1;
@@ -50,4 +52,28 @@ export async function useCode(key: Buffer, user: User, code: string): Promise<bo
     { where: { id: user.id, secondFactor: sealed } },
   );
   return used === 1;
+}
+
+/** Recovery codes that somebody keeps for the day on which the authenticator is lost. */
+const RECOVERY_CODES = 10;
+/** Eighty bits: out of reach of guessing even for whoever reads the hashes. */
+const RECOVERY_LETTERS = 16;
+
+/** New codes to be written down, told once, and the hashes that are kept of them. */
+export function createRecoveryCodes(): { codes: string[]; hashes: string[] } {
+  const codes = Array.from({ length: RECOVERY_CODES }, () => createTypedCode(RECOVERY_LETTERS));
+  return { codes, hashes: codes.map(hashOf) };
+}
+
+/** Whether a recovery code is one of the unused; it is used up by asking, of many at once for one. */
+export async function useRecoveryCode(user: User, typed: string): Promise<boolean> {
+  const hash = hashOf(tidyTypedCode(typed));
+  return databaseOfModels().transaction(async (transaction) => {
+    const locked = await User.findByPk(user.id, { transaction, lock: transaction.LOCK.UPDATE });
+    const left = locked?.recoveryHashes ?? [];
+    if (!locked || !left.includes(hash)) return false;
+    const recoveryHashes = left.filter((each) => each !== hash);
+    await locked.update({ recoveryHashes }, { transaction });
+    return true;
+  });
 }

@@ -43,6 +43,7 @@ interface Joined {
   role: Role;
   until: string | null;
   isDemo: number | boolean;
+  lacksSecondFactor: number;
 }
 
 /** One question for every request, so it is asked as plain SQL. */
@@ -50,7 +51,8 @@ async function find(sid: string, now: Date): Promise<SessionData | null> {
   const begun = new Date(now.getTime() - LONGEST_MS);
   const [row] = await databaseOfModels().query<Joined>(
     `SELECT sessions.data, sessions.seenAt, users.id AS userId, users.name AS userName,
-        users.studioId, users.role, users.until, studios.isDemo
+        users.studioId, users.role, users.until, studios.isDemo,
+        studios.needsSecondFactor AND users.secondFactor IS NULL AS lacksSecondFactor
       FROM sessions
       JOIN users ON users.id = sessions.userId AND users.epoch = sessions.epoch
       JOIN studios ON studios.id = users.studioId
@@ -63,7 +65,14 @@ async function find(sid: string, now: Date): Promise<SessionData | null> {
   return {
     ...(JSON.parse(row.data) as SessionData),
     seenAtMs: row.seenAt.getTime(),
-    member: { userId, userName, studioId, role, isDemo: Boolean(row.isDemo) },
+    member: {
+      userId,
+      userName,
+      studioId,
+      role,
+      isDemo: Boolean(row.isDemo),
+      lacksSecondFactor: Boolean(row.lacksSecondFactor),
+    },
   };
 }
 

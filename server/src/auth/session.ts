@@ -10,6 +10,8 @@ export interface Member {
   studioId: string;
   role: Role;
   isDemo: boolean;
+  /** The studio asks for a second factor, and this member has none yet. */
+  lacksSecondFactor: boolean;
 }
 
 declare module 'express-session' {

@@ -1,7 +1,10 @@
+import { createHash } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
 import type { Sequelize } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openTestDatabase } from '../testing/test-studio.ts';
-import { migrate } from './migrate.ts';
+import { migrate, MIGRATIONS } from './migrate.ts';
+import { CHECKSUMS } from './migrations/checksums.ts';
 import { Studio } from './models.ts';
 
 let database: Sequelize;
@@ -30,6 +33,28 @@ describe('migrate', () => {
     await database.query("INSERT INTO migrations (name) VALUES ('9999-from-the-future')");
     await expect(migrate(database)).rejects.toThrow(/newer version.*9999-from-the-future/);
     await database.query("DELETE FROM migrations WHERE name = '9999-from-the-future'");
+  });
+
+  it.each(MIGRATIONS.map(({ name }) => name))(
+    'finds %s as it was when it first ran',
+    async (name) => {
+      const file = new URL(`./migrations/${name}.ts`, import.meta.url);
+      const sum = createHash('sha256')
+        .update(await readFile(file))
+        .digest('hex');
+      expect(CHECKSUMS[name]).toBe(sum);
+    },
+  );
+
+  it('refuses a database where a step ran in another form, and says which', async () => {
+    const change = (checksum: string) =>
+      database.query("UPDATE migrations SET checksum = ? WHERE name = '0005-nothing-lost'", {
+        replacements: [checksum],
+      });
+    await change('of another form');
+    await expect(migrate(database)).rejects.toThrow(/never released: 0005-nothing-lost ran here/);
+    await change(CHECKSUMS['0005-nothing-lost']);
+    expect(await migrate(database)).toEqual([]);
   });
 
   it('keeps milliseconds and reads JSON back as it was', async () => {

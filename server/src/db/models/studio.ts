@@ -25,6 +25,8 @@ export class Studio extends Model<InferAttributes<Studio>, InferCreationAttribut
   declare schools: CreationOptional<SchoolRules[] | null>;
   /** People who came to nothing for so many months go into the wastebasket; null for never. */
   declare retentionMonths: CreationOptional<number | null>;
+  /** Whether everybody here signs in with a second factor. */
+  declare needsSecondFactor: CreationOptional<boolean>;
   /** Counts every change of the settings. */
   declare revision: CreationOptional<number>;
   /** When somebody last did anything here; a demo studio that nobody uses is removed. */
@@ -50,6 +52,8 @@ export class User extends Model<InferAttributes<User>, InferCreationAttributes<U
   declare until: CreationOptional<string | null>;
   /** The secret of the second factor, sealed; null while there is none. */
   declare secondFactor: CreationOptional<string | null>;
+  /** Hashes of the recovery codes that are still unused; null while there is no second factor. */
+  declare recoveryHashes: CreationOptional<string[] | null>;
   declare createdAt: CreationOptional<Date>;
   declare updatedAt: CreationOptional<Date>;
 }
@@ -66,6 +70,7 @@ export function bindStudio(sequelize: Sequelize): void {
       pace: documentColumn('pace', Pace),
       schools: documentColumn('schools', z.array(z.preprocess(readSchool, SchoolRules))),
       retentionMonths: DataTypes.INTEGER,
+      needsSecondFactor: { type: DataTypes.BOOLEAN, defaultValue: false },
       revision: counter(),
       usedAt: moment,
       createdAt: moment,
@@ -84,6 +89,7 @@ export function bindStudio(sequelize: Sequelize): void {
       epoch: counter(),
       until: DataTypes.DATEONLY,
       secondFactor: DataTypes.STRING(400),
+      recoveryHashes: documentColumn('recoveryHashes', z.array(z.string().max(64)).max(20)),
       createdAt: moment,
       updatedAt: moment,
     },

@@ -1,0 +1,13 @@
+/**
+ * SHA-256 of each migration's file. A test holds them against the files: a migration that may have run
+ * somewhere is never edited, a new one is added behind it.
+ */
+export const CHECKSUMS = {
+  '0001-first-tables': '369ead3d113e4c848a2840f1ddbd7a361be0d791f8851107fcd097a23fc3ef6a',
+  '0002-studio-exercises': '6906e2ad6e4c9970f92ac8ad25e33b3033a41b4cd7566766da626e1ec8b35283',
+  '0003-studio-schools': '9da16990c039adb1d925e830b6a742ffec984fa64eaae50990bd2080c4cf9da7',
+  '0004-the-door': 'eaabbf8797741823e2b58eef2897bb7d027742b9351231ad041f602da5b87693',
+  '0005-nothing-lost': 'e50db3462e52ba89d7ac7e51998180be1b31081cbb9c91c0e2a325bd1303ca0c',
+  '0006-sealed-records': 'ac50fd21fbdb25e592080c2ac1d496e00dad3d0d5129688957624c80e4c18ac6',
+  '0007-second-factor': 'dd9d2989f71057a9ac998a9f512a9db9f99ee45c37f802259d4561ad1a9d51b8',
+} as const;
