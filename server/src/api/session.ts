@@ -46,10 +46,10 @@ export function sessionRouter({ sessionSecret, secureCookies, key }: SessionPart
 
   open('GET /session', async (request, response) => {
     const { userId, userName, studioId, role, lacksSecondFactor } = memberOf(request);
-    const { name, slug, isDemo, timeZone } = await studioOf(studioId);
+    const { name, slug, isDemo, timeZone, needsSecondFactor } = await studioOf(studioId);
     response.json({
       user: { id: userId, name: userName, role, lacksSecondFactor },
-      studio: { name, slug, isDemo, timeZone },
+      studio: { name, slug, isDemo, timeZone, needsSecondFactor },
     });
   });
 

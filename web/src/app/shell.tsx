@@ -54,6 +54,10 @@ export function RequireSession({ children }: { children: React.ReactNode }) {
     return <Failed error={session.error} retry={() => void session.mutate()} />;
   }
   if (!session.data) return <Loading what="the studio" />;
+  // Until it is set up, the server shows nothing else.
+  if (session.data.user.lacksSecondFactor && location.pathname !== '/account') {
+    return <Navigate to="/account" replace />;
+  }
   return (
     <>
       {children}

@@ -13,8 +13,20 @@ export type Role = (typeof ROLES)[number];
 
 /** What the server answers, as far as the screens use it. */
 export interface Session {
-  user: { id: string; name: string; role: Role };
-  studio: { name: string; slug: string; isDemo: boolean; timeZone: string };
+  user: {
+    id: string;
+    name: string;
+    role: Role;
+    /** The studio asks for a second factor, and this user has none yet. */
+    lacksSecondFactor: boolean;
+  };
+  studio: {
+    name: string;
+    slug: string;
+    isDemo: boolean;
+    timeZone: string;
+    needsSecondFactor: boolean;
+  };
 }
 
 export interface Door {
@@ -38,6 +50,7 @@ export interface Account {
   role: Role;
   until: string | null;
   hasSecondFactor: boolean;
+  recoveryCodesLeft: number;
   sessions: { id: string; device: string; startedAt: string; seenAt: string; isThis: boolean }[];
 }
 
@@ -171,6 +184,8 @@ export interface StudioSettings {
   schools: SchoolRules[];
   /** Months after which people who came to nothing are taken out; null for never. */
   retentionMonths: number | null;
+  /** Whether everybody here signs in with a second factor. */
+  needsSecondFactor: boolean;
   revision: number;
 }
 

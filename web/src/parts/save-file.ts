@@ -1,7 +1,7 @@
 /** Offers a text to the reader as a file of their own. */
-export function saveFile(name: string, text: string): void {
+export function saveFile(name: string, text: string, type = 'application/json'): void {
   const link = document.createElement('a');
-  link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+  link.href = URL.createObjectURL(new Blob([text], { type }));
   link.download = name;
   link.click();
   URL.revokeObjectURL(link.href);

@@ -10,6 +10,7 @@ import { Button } from '../../parts/button.tsx';
 import { showWhen } from '../../parts/dates.ts';
 import { ThemeButton } from '../../parts/theme-button.tsx';
 import { TextField } from '../../parts/field.tsx';
+import { OWN_PASSWORD, PasswordField } from '../../parts/password-field.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { PASSWORD_HINT, PASSWORD_RULES } from '../sign-in/password-rules.ts';
 import { ROLE_WORDS } from '../studio/role-words.ts';
@@ -38,6 +39,12 @@ export function Component() {
           {data.until ? `, until ${data.until}` : ''}
         </p>
       </div>
+      {session.data?.user.lacksSecondFactor ? (
+        <p role="status" className="rounded-xl bg-copper-soft p-4 text-copper lg:col-span-2">
+          Your studio asks everybody for a second factor. Set yours up here; everything else opens
+          with it.
+        </p>
+      ) : null}
       {session.data?.studio.isDemo ? (
         <p className="text-soft">
           In a demo studio nobody has a password: it is yours as long as this device is signed in.
@@ -45,7 +52,14 @@ export function Component() {
       ) : (
         <div className="flex flex-col gap-10">
           <ChangePassword />
-          <SecondFactor account={data} reload={() => void account.mutate()} />
+          <SecondFactor
+            account={data}
+            isRequired={session.data?.studio.needsSecondFactor ?? false}
+            reload={() => {
+              void account.mutate();
+              void session.mutate();
+            }}
+          />
         </div>
       )}
       <Sessions account={data} reload={() => void account.mutate()} />
@@ -72,12 +86,10 @@ function ChangePassword() {
   return (
     <form onSubmit={(event) => void change(event)} className="flex flex-col gap-3" noValidate>
       <h2 className="text-xl">Password</h2>
-      <TextField
+      <PasswordField
         label="The one you have"
-        type="password"
-        autoComplete="current-password"
         error={errors.password?.message}
-        {...form.register('password', { required: 'Give your password.' })}
+        field={form.register('password', OWN_PASSWORD)}
       />
       <TextField
         label="The one you want"

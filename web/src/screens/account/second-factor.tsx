@@ -3,80 +3,95 @@ import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
 import type { Account } from '../../data/api-types.ts';
 import { request, sentenceOf } from '../../data/request.ts';
-import { FormError } from '../../parts/form-error.tsx';
 import { Button } from '../../parts/button.tsx';
-import { CodeField, SIX_DIGITS } from '../../parts/code-field.tsx';
-import { TextField } from '../../parts/field.tsx';
+import { FormError } from '../../parts/form-error.tsx';
+import { OWN_PASSWORD, PasswordField } from '../../parts/password-field.tsx';
+import { RecoveryCodes } from './recovery-codes.tsx';
+import { SetUpSecondFactor } from './set-up-second-factor.tsx';
 
-interface Proposed {
-  secret: string;
-  uri: string;
+interface SecondFactorProps {
+  account: Account;
+  isRequired: boolean;
+  reload: () => void;
 }
 
-/** A code from an authenticator beside the password, for whoever wants it. */
-export function SecondFactor({ account, reload }: { account: Account; reload: () => void }) {
-  const [proposed, setProposed] = useState<Proposed>();
-  const form = useForm({ defaultValues: { password: '', code: '' } });
+/** A code from an authenticator beside the password, for whoever wants it or must have it. */
+export function SecondFactor({ account, isRequired, reload }: SecondFactorProps) {
+  const [codes, setCodes] = useState<readonly string[]>();
+  const keep = (recoveryCodes: readonly string[]) => {
+    setCodes(recoveryCodes);
+    reload();
+  };
+  return (
+    <section aria-label="Second factor" className="flex flex-col gap-3">
+      <h2 className="text-xl">Second factor</h2>
+      {codes ? <RecoveryCodes codes={codes} done={() => setCodes(undefined)} /> : null}
+      {account.hasSecondFactor ? (
+        <InUse left={account.recoveryCodesLeft} {...{ isRequired, keep, reload }} />
+      ) : (
+        <SetUpSecondFactor done={keep} />
+      )}
+    </section>
+  );
+}
+
+interface InUseProps {
+  left: number;
+  isRequired: boolean;
+  keep: (codes: readonly string[]) => void;
+  reload: () => void;
+}
+
+function InUse({ left, isRequired, keep, reload }: InUseProps) {
+  const form = useForm({ defaultValues: { password: '' } });
   const { errors, isSubmitting } = form.formState;
-  const submit = form.handleSubmit(async ({ password, code }) => {
-    try {
-      if (account.hasSecondFactor) {
-        await request('DELETE', '/account/second-factor', { password });
-        toast.success('The second factor has ended.');
-      } else if (!proposed) {
-        setProposed(await request<Proposed>('POST', '/account/second-factor', { password }));
-        return;
-      } else {
-        const { secret } = proposed;
-        await request('PUT', '/account/second-factor', { password, secret, code });
-        toast.success('From now on a code is asked for as well.');
+  const withPassword = (work: (password: string) => Promise<void>) =>
+    form.handleSubmit(async ({ password }) => {
+      try {
+        await work(password);
+        form.reset();
+      } catch (error) {
+        form.setError('root', { message: sentenceOf(error) });
       }
-      setProposed(undefined);
-      form.reset();
-      reload();
-    } catch (error) {
-      form.setError('root', { message: sentenceOf(error) });
-    }
+    });
+  const renew = withPassword(async (password) => {
+    const { recoveryCodes } = await request<{ recoveryCodes: string[] }>(
+      'POST',
+      '/account/recovery-codes',
+      { password },
+    );
+    keep(recoveryCodes);
+  });
+  const end = withPassword(async (password) => {
+    await request('DELETE', '/account/second-factor', { password });
+    toast.success('The second factor has ended.');
+    reload();
   });
   return (
-    <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-3" noValidate>
-      <h2 className="text-xl">Second factor</h2>
+    <form onSubmit={(event) => void renew(event)} className="flex flex-col gap-3" noValidate>
       <p>
-        {account.hasSecondFactor
-          ? 'Signing in asks for a code from your authenticator.'
-          : 'A code from an authenticator on your phone, beside the password. Whoever learns your password then still can’t come in.'}
+        Signing in asks for a code from your authenticator.{' '}
+        <span className={left < 3 ? 'font-semibold text-copper' : 'text-soft'}>
+          {left === 1 ? 'One recovery code is' : `${left} recovery codes are`} left.
+        </span>
       </p>
-      {proposed ? (
-        <div className="rounded-xl bg-mist p-4">
-          <p>
-            <a className="font-semibold text-fern underline" href={proposed.uri}>
-              Open it in your authenticator
-            </a>
-            , or type this key into it:
-          </p>
-          <p className="mt-1 font-semibold tracking-wide break-all">
-            {proposed.secret.replace(/(.{4})(?=.)/g, '$1 ')}
-          </p>
-        </div>
-      ) : null}
-      <TextField
-        label="Your password"
-        type="password"
-        autoComplete="current-password"
+      <PasswordField
         error={errors.password?.message}
-        {...form.register('password', { required: 'Give your password.' })}
+        field={form.register('password', OWN_PASSWORD)}
       />
-      {proposed ? (
-        <CodeField
-          label="The code it shows"
-          error={errors.code?.message}
-          {...form.register('code', SIX_DIGITS)}
-        />
-      ) : null}
       <FormError message={errors.root?.message} />
-      <Button type="submit" disabled={isSubmitting} className="self-start">
-        {account.hasSecondFactor ? 'End it' : proposed ? 'Use it' : 'Set it up'}
-      </Button>
+      <div className="flex flex-wrap gap-2">
+        <Button type="submit" disabled={isSubmitting}>
+          New recovery codes
+        </Button>
+        {isRequired ? (
+          <p className="self-center text-soft">Your studio asks everybody for one: it stays.</p>
+        ) : (
+          <Button look="warn" disabled={isSubmitting} onClick={() => void end()}>
+            End it
+          </Button>
+        )}
+      </div>
     </form>
   );
 }

@@ -57,20 +57,24 @@ interface SignInForm {
   email: string;
   password: string;
   code: string;
+  recovery: string;
 }
 
 function SignIn() {
   const enter = useEnter();
-  const [wantsCode, setWantsCode] = useState(false);
-  const form = useForm<SignInForm>({ defaultValues: { email: '', password: '', code: '' } });
+  const [wanted, setWanted] = useState<'code' | 'recovery'>();
+  const form = useForm<SignInForm>({
+    defaultValues: { email: '', password: '', code: '', recovery: '' },
+  });
   const { errors, isSubmitting } = form.formState;
-  const submit = form.handleSubmit(async ({ code, ...values }) => {
+  const submit = form.handleSubmit(async ({ email, password, ...more }) => {
     try {
-      await request('POST', '/session', { ...values, ...(wantsCode ? { code } : {}) });
+      const proof = wanted ? { [wanted]: more[wanted] } : {};
+      await request('POST', '/session', { email, password, ...proof });
       await enter();
     } catch (error) {
       const isAsked = error instanceof RequestProblem && error.code === 'second-factor';
-      if (isAsked && !wantsCode) setWantsCode(true);
+      if (isAsked && !wanted) setWanted('code');
       else form.setError('root', { message: sentenceOf(error) });
     }
   });
@@ -91,12 +95,31 @@ function SignIn() {
         error={errors.password?.message}
         {...form.register('password', { required: 'Give your password.' })}
       />
-      {wantsCode ? (
+      {wanted === 'code' ? (
         <CodeField
           label="Code from your authenticator"
           error={errors.code?.message}
           {...form.register('code', SIX_DIGITS)}
         />
+      ) : null}
+      {wanted === 'recovery' ? (
+        <TextField
+          label="Recovery code"
+          hint="One of those you kept when you set the second factor up; each opens once."
+          autoComplete="off"
+          maxLength={24}
+          error={errors.recovery?.message}
+          {...form.register('recovery', { required: 'Give a recovery code.' })}
+        />
+      ) : null}
+      {wanted ? (
+        <Button
+          look="quiet"
+          className="self-start"
+          onClick={() => setWanted(wanted === 'code' ? 'recovery' : 'code')}
+        >
+          {wanted === 'code' ? 'No authenticator at hand?' : 'Use the authenticator instead'}
+        </Button>
       ) : null}
       <FormError message={errors.root?.message} />
       <Button look="main" type="submit" disabled={isSubmitting}>

@@ -12,12 +12,16 @@ interface StudioChange {
   pace?: Pace;
   schools?: SchoolRules[];
   retentionMonths?: number | null;
+  needsSecondFactor?: boolean;
 }
 
 /** Changes go out one after the other: each is made on what the one before it left. */
 let underWay: Promise<unknown> = Promise.resolve();
 
-type Settings = Pick<StudioSettings, 'cupboard' | 'pace' | 'schools' | 'retentionMonths'>;
+type Settings = Pick<
+  StudioSettings,
+  'cupboard' | 'pace' | 'schools' | 'retentionMonths' | 'needsSecondFactor'
+>;
 
 /** Shows a change of the studio at once, saves it, and fetches again what follows from it. */
 export function useStudioChange() {

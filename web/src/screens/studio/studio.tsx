@@ -145,6 +145,16 @@ function KeepingPart({ studio, isOwner }: { studio: StudioSettings; isOwner: boo
           onChange={(months) => void change({ retentionMonths: Number(months) || null })}
         />
       </fieldset>
+      <label className="mb-3 flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-5 accent-fern"
+          disabled={!isOwner || studio.isDemo}
+          checked={studio.needsSecondFactor}
+          onChange={(event) => void change({ needsSecondFactor: event.target.checked })}
+        />
+        Everybody signs in with a second factor
+      </label>
       <ul className="flex flex-col gap-1">
         {isOwner ? (
           <li>
