@@ -1,3 +1,5 @@
+import type { z } from 'zod';
+
 /** One field at fault, as a path into what was sent. */
 export interface FieldFault {
   path: (string | number)[];
@@ -27,6 +29,9 @@ export class RequestProblem extends Error {
 }
 
 const OFFLINE = 'The server can’t be reached. Check the connection; nothing you wrote is lost.';
+
+const UNREADABLE =
+  'The server answered something that this page can’t read. Reload the page; nothing you wrote is lost.';
 
 /** A server that takes longer is as good as away; what was sent may have arrived all the same. */
 const ANSWER_WITHIN_MS = 30_000;
@@ -59,8 +64,15 @@ function parse(text: string): unknown {
   try {
     return JSON.parse(text);
   } catch (error) {
-    throw Object.assign(new RequestProblem('unreadable', 0, OFFLINE), { cause: error });
+    throw Object.assign(new RequestProblem('unreadable', 0, UNREADABLE), { cause: error });
   }
+}
+
+/** An answer as its schema says; a `RequestProblem` when another version of the server wrote it. */
+export function readAnswer<S extends z.ZodType>(schema: S, value: unknown): z.infer<S> {
+  const read = schema.safeParse(value);
+  if (read.success) return read.data;
+  throw Object.assign(new RequestProblem('unreadable', 0, UNREADABLE), { cause: read.error });
 }
 
 function problemOf(status: number, value: unknown): RequestProblem {

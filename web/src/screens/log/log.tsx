@@ -2,6 +2,7 @@ import { scaleLinear } from 'd3';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
+import { z } from 'zod';
 import {
   summariseClass,
   type ClassSummary,
@@ -13,7 +14,7 @@ import type { ClassNote, WholeClass } from '../../data/api-types.ts';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { useClassEvents, useClassNote, useSession } from '../../data/hooks.ts';
 import { saveMerged } from '../../data/save-merged.ts';
-import { request, sentenceOf } from '../../data/request.ts';
+import { readAnswer, request, sentenceOf } from '../../data/request.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { showTimeOfDay } from '../../parts/dates.ts';
 import { Field, inputClass } from '../../parts/field.tsx';
@@ -210,6 +211,12 @@ function Afterwards({ classId }: { classId: string }) {
   return <NoteForm classId={classId} first={note.data} />;
 }
 
+const NoteNow = z.object({
+  revision: z.number().int(),
+  effort: z.number().int().nullable(),
+  note: z.string(),
+}) satisfies z.ZodType<ClassNote>;
+
 type Noted = Omit<ClassNote, 'revision'>;
 
 function NoteForm({ classId, first }: { classId: string; first: ClassNote }) {
@@ -228,7 +235,7 @@ function NoteForm({ classId, first }: { classId: string; first: ClassNote }) {
         send: (revision, value) =>
           request<ClassNote>('PUT', `/classes/${classId}/note`, { revision, ...value }),
         theirsOf: (current) => {
-          const { revision, ...value } = current as ClassNote;
+          const { revision, ...value } = readAnswer(NoteNow, current);
           return { revision, value };
         },
       });

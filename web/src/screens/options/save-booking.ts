@@ -1,16 +1,22 @@
 import { useSWRConfig } from 'swr';
 import { toast } from 'sonner';
+import { z } from 'zod';
+import { HandChoices } from '@wrenfern/core/people/choose-option';
+import { CautionEntry } from '@wrenfern/core/people/person';
 import type { BookedPerson, WholeClass } from '../../data/api-types.ts';
 import { saveMerged } from '../../data/save-merged.ts';
-import { request, sentenceOf } from '../../data/request.ts';
+import { readAnswer, request, sentenceOf } from '../../data/request.ts';
 
 type BookingChange = Partial<Pick<BookedPerson, 'today' | 'todayNote'>> & {
   choices?: BookedPerson['byHand'];
 };
 
-interface BookingNow extends Required<BookingChange> {
-  revision: number;
-}
+const BookingNow = z.object({
+  revision: z.number().int(),
+  today: z.array(CautionEntry),
+  todayNote: z.string(),
+  choices: HandChoices,
+});
 
 /** Saves what is particular to one person in one class; resolves to whether it was taken. */
 export function useSaveBooking(classId: string) {
@@ -29,7 +35,7 @@ export function useSaveBooking(classId: string) {
             ...value,
           }),
         theirsOf: (current) => {
-          const { revision, ...value } = current as BookingNow;
+          const { revision, ...value } = readAnswer(BookingNow, current);
           return { revision, value };
         },
       });

@@ -1,14 +1,17 @@
 import { Users } from 'lucide-react';
 import { useState } from 'react';
 import { useSWRConfig } from 'swr';
+import { z } from 'zod';
 import type { WholeClass } from '../../data/api-types.ts';
 import { usePeople } from '../../data/hooks.ts';
 import { saveMerged } from '../../data/save-merged.ts';
-import { request, sentenceOf } from '../../data/request.ts';
+import { readAnswer, request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 import { inputClass } from '../../parts/field.tsx';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
+
+const BookedNow = z.object({ revision: z.number().int(), personIds: z.array(z.string()) });
 
 /** Chooses who is booked into the class. */
 export function WhoComes({ lesson }: { lesson: WholeClass }) {
@@ -67,7 +70,7 @@ function BookingForm({ lesson, done }: { lesson: WholeClass; done: () => void })
         send: (revision, personIds) =>
           request<WholeClass>('PUT', `/classes/${lesson.id}/attendees`, { revision, personIds }),
         theirsOf: (current) => {
-          const { revision, personIds } = current as { revision: number; personIds: string[] };
+          const { revision, personIds } = readAnswer(BookedNow, current);
           return { revision, value: personIds };
         },
       });

@@ -4,14 +4,15 @@ import { useFieldArray, useForm, type UseFormReturn } from 'react-hook-form';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
+import { z } from 'zod';
 import { FOUNDATIONS, type Foundation } from '@wrenfern/core/movement/vocabulary';
 import { CAUTIONS, cautionOf, type CautionId } from '@wrenfern/core/people/cautions';
-import type { CautionEntry, Person } from '@wrenfern/core/people/person';
+import { Person, type CautionEntry } from '@wrenfern/core/people/person';
 import { NotFound } from '../../app/error-page.tsx';
 import type { RevisedPerson } from '../../data/api-types.ts';
 import { usePerson, useSession } from '../../data/hooks.ts';
 import { saveMerged } from '../../data/save-merged.ts';
-import { request, RequestProblem, sentenceOf } from '../../data/request.ts';
+import { readAnswer, request, RequestProblem, sentenceOf } from '../../data/request.ts';
 import { FormError } from '../../parts/form-error.tsx';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
@@ -196,6 +197,8 @@ function RecordForm({ known }: { known: RevisedPerson | undefined }) {
 type Body = Omit<Person, 'id'>;
 
 /** On top of what a colleague saved meanwhile: a caution that was added elsewhere stays. */
+const PersonNow = Person.extend({ revision: z.number().int() });
+
 function saveRecord(known: RevisedPerson, mine: Body): Promise<RevisedPerson> {
   const bodyOf = ({ id: _id, revision: _revision, ...body }: RevisedPerson): Body => body;
   return saveMerged<Body, RevisedPerson>({
@@ -206,7 +209,7 @@ function saveRecord(known: RevisedPerson, mine: Body): Promise<RevisedPerson> {
     send: (revision, body) =>
       request<RevisedPerson>('PUT', `/people/${known.id}`, { ...body, revision }),
     theirsOf: (current) => {
-      const theirs = current as RevisedPerson;
+      const theirs = readAnswer(PersonNow, current);
       return { revision: theirs.revision, value: bodyOf(theirs) };
     },
   });

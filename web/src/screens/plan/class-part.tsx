@@ -2,10 +2,11 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
+import { z } from 'zod';
 import { useLesson } from '../../app/class-shell.tsx';
 import type { WholeClass } from '../../data/api-types.ts';
 import { useSession, useTeam } from '../../data/hooks.ts';
-import { request, sentenceOf } from '../../data/request.ts';
+import { readAnswer, request, sentenceOf } from '../../data/request.ts';
 import { saveMerged } from '../../data/save-merged.ts';
 import { Button } from '../../parts/button.tsx';
 import { Field, inputClass } from '../../parts/field.tsx';
@@ -34,6 +35,8 @@ function localOf(iso: string): string {
   return new Date(date.getTime() - date.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
 }
 
+const DetailsNow = z.object({ revision: z.number().int(), startsAt: z.string() });
+
 function When() {
   const { lesson } = useLesson();
   const { mutate } = useSWRConfig();
@@ -48,7 +51,7 @@ function When() {
         send: (revision, value) =>
           request<WholeClass>('PATCH', `/classes/${lesson.id}`, { revision, ...value }),
         theirsOf: (current) => {
-          const { revision, startsAt } = current as { revision: number; startsAt: string };
+          const { revision, startsAt } = readAnswer(DetailsNow, current);
           return { revision, value: { startsAt } };
         },
       });

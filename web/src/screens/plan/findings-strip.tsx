@@ -18,7 +18,7 @@ import { useEditor, usePlanScreen } from './plan-context.tsx';
 
 /** What is left to settle, grouped and counted; one finding at a time with its reason and repairs. */
 export function FindingsStrip() {
-  const { analysis, preview } = usePlanScreen();
+  const { analysis, preview, mayEdit } = usePlanScreen();
   const [filter, setFilter] = useState<FindingFilter>('all');
   const focused = useEditor((editor) => editor.focusedFinding);
   const focus = useEditor((editor) => editor.focusFinding);
@@ -29,7 +29,9 @@ export function FindingsStrip() {
     return (
       <p className="flex-1 self-center text-soft">
         {analysis.timeline.items.length === 0
-          ? 'Drag an exercise into the class, press + on one, or let Wrenfern draft it.'
+          ? mayEdit
+            ? 'Drag an exercise into the class, press + on one, or let Wrenfern draft it.'
+            : 'Nothing planned yet.'
           : 'Nothing left to settle.'}
       </p>
     );
@@ -93,7 +95,8 @@ function FindingCard({ finding }: { finding: Finding }) {
   const edit = useEditor((editor) => editor.edit);
   const select = useEditor((editor) => editor.select);
   const focus = useEditor((editor) => editor.focusFinding);
-  const repairs = useMemo(() => finding.repairs(), [finding]);
+  const { mayEdit } = usePlanScreen();
+  const repairs = useMemo(() => (mayEdit ? finding.repairs() : []), [mayEdit, finding]);
   return (
     <article
       className={clsx(
@@ -130,7 +133,7 @@ function FindingCard({ finding }: { finding: Finding }) {
             {repair.label}
           </button>
         ))}
-        {repairs.length === 0 ? (
+        {mayEdit && repairs.length === 0 ? (
           <span className="text-[0.8125rem] text-soft">Nothing offered: decide by hand.</span>
         ) : null}
       </div>

@@ -77,6 +77,15 @@ const SAID: Record<Exclude<SaveState<Plan>['status'], 'refused'>, string> = {
 };
 
 function SaveCorner({ count }: { count: number }) {
+  const { mayEdit } = usePlanScreen();
+  return mayEdit ? (
+    <SavedAndUndo count={count} />
+  ) : (
+    <p className="w-32 shrink-0 self-center text-soft">Yours to look at</p>
+  );
+}
+
+function SavedAndUndo({ count }: { count: number }) {
   const save = useEditor((editor) => editor.save);
   const undo = useEditor((editor) => editor.undo);
   const redo = useEditor((editor) => editor.redo);

@@ -28,11 +28,20 @@ import { nudge } from './drag.ts';
 import { PlanDetailsPanel } from './plan-details.tsx';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
 
-/** The chosen item; the class itself when none is chosen. */
+/** The chosen item; the class itself when none is chosen. Whoever may only look can change nothing in it. */
 export function Inspector() {
+  const { mayEdit } = usePlanScreen();
+  return (
+    <fieldset disabled={!mayEdit} className="contents">
+      <Chosen />
+    </fieldset>
+  );
+}
+
+function Chosen() {
   const selectedId = useEditor((editor) => editor.selectedId);
   const plan = useEditor((editor) => editor.plan);
-  const { analysis } = usePlanScreen();
+  const { analysis, mayEdit } = usePlanScreen();
   const item = plan.segments
     .flatMap((segment) => segment.items)
     .find(({ id }) => id === selectedId);
@@ -47,7 +56,7 @@ export function Inspector() {
       )}
       <NoteField item={item} />
       <WhereTimeGoes timed={timed} />
-      <MoveButtons itemId={item.id} name={timed.name} />
+      {mayEdit ? <MoveButtons itemId={item.id} name={timed.name} /> : null}
     </div>
   );
 }

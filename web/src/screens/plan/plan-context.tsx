@@ -9,6 +9,8 @@ interface PlanScreen {
   editor: StoreApi<PlanEditor>;
   analysis: Analysis;
   attendees: BookedPerson[];
+  /** False for whoever may only look. */
+  mayEdit: boolean;
   /** What the class would be if what is being dragged were dropped where it is held. */
   preview: Analysis | undefined;
 }

@@ -13,6 +13,7 @@ import { SchoolPart } from './school-part.tsx';
 export function PlanDetailsPanel() {
   const plan = useEditor((editor) => editor.plan);
   const edit = useEditor((editor) => editor.edit);
+  const { mayEdit } = usePlanScreen();
   return (
     <div className="flex flex-col gap-4 p-4">
       <h2 className="text-xl">The class</h2>
@@ -63,7 +64,7 @@ export function PlanDetailsPanel() {
         )}
       </Field>
       <Division />
-      <Parts />
+      {mayEdit ? <Parts /> : null}
       <p className="text-[0.8125rem] text-soft">
         Wrenfern shows the usual cautions. It does not diagnose or clear anyone: persistent pain
         goes to a clinician; makers’ instructions and local rules come first.

@@ -1,7 +1,9 @@
+import { z } from 'zod';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { applyEdit, type Edit, type EditRefusal } from '@wrenfern/core/plan/edits';
 import { Plan as PlanSchema, type Plan } from '@wrenfern/core/plan/plan';
 import { createAutosave, type SaveState, type Unsaved } from '../../data/autosave.ts';
+import { readAnswer } from '../../data/request.ts';
 
 interface EditorParts {
   plan: Plan;
@@ -39,6 +41,8 @@ export interface PlanEditor {
   resume: () => void;
 }
 
+const PlanNow = z.object({ revision: z.number().int(), plan: PlanSchema });
+
 const UNDO_STEPS = 200;
 
 /** The plan on the screen: every change is a named edit, kept for undo and saved by itself. */
@@ -51,7 +55,7 @@ export function createPlanEditor(parts: EditorParts): StoreApi<PlanEditor> {
       put: (plan) => set({ plan, past: [], future: [] }),
       send: parts.send,
       theirsOf: ({ details }) => {
-        const { revision, plan } = details.current as { revision: number; plan: Plan };
+        const { revision, plan } = readAnswer(PlanNow, details.current);
         return { revision, value: plan };
       },
       keep: parts.keepDraft,

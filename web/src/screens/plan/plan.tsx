@@ -110,8 +110,8 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
   const analysis = useMemo(() => analyseClass(lesson, plan), [lesson, plan]);
   const [preview, setPreview] = useState<Analysis>();
   const screen = useMemo(
-    () => ({ editor, analysis, attendees: lesson.attendees, preview }),
-    [editor, analysis, lesson.attendees, preview],
+    () => ({ editor, analysis, attendees: lesson.attendees, mayEdit: !isReader, preview }),
+    [editor, analysis, lesson.attendees, isReader, preview],
   );
   const previewDrop = (edit: Edit | undefined) => {
     const result = edit && applyEdit(editor.getState().plan, edit);
@@ -123,26 +123,32 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
     <PlanScreenContext value={screen}>
       <DragArea editor={editor} onHold={previewDrop}>
         <div className="flex min-h-0 flex-1">
-          <aside
-            aria-label="Exercises to add"
-            className="flex w-58 shrink-0 flex-col border-r border-line max-lg:hidden"
-          >
-            <CataloguePanel day={lesson.day} searchId={SEARCH_ID} />
-          </aside>
+          {isReader ? null : (
+            <aside
+              aria-label="Exercises to add"
+              className="flex w-58 shrink-0 flex-col border-r border-line max-lg:hidden"
+            >
+              <CataloguePanel day={lesson.day} searchId={SEARCH_ID} />
+            </aside>
+          )}
           <section aria-label="Score" className="flex min-w-0 flex-1 flex-col">
             <div className="flex flex-wrap gap-2 border-b border-line p-2 lg:hidden">
-              <PlanTools />
-              <Sheet
-                title="Exercises"
-                from="left"
-                trigger={
-                  <Button>
-                    <ListPlus size={16} aria-hidden /> Add exercises
-                  </Button>
-                }
-              >
-                <CataloguePanel day={lesson.day} searchId={`${SEARCH_ID}-drawer`} />
-              </Sheet>
+              {isReader ? null : (
+                <>
+                  <PlanTools />
+                  <Sheet
+                    title="Exercises"
+                    from="left"
+                    trigger={
+                      <Button>
+                        <ListPlus size={16} aria-hidden /> Add exercises
+                      </Button>
+                    }
+                  >
+                    <CataloguePanel day={lesson.day} searchId={`${SEARCH_ID}-drawer`} />
+                  </Sheet>
+                </>
+              )}
               <Sheet
                 title="Details"
                 from="right"

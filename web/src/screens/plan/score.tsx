@@ -25,7 +25,7 @@ const MARKS_AT_MOST = 3;
 
 /** The running order: time runs down, lanes run beside it. */
 export function Score() {
-  const { analysis } = usePlanScreen();
+  const { analysis, mayEdit } = usePlanScreen();
   const plan = useEditor((editor) => editor.plan);
   const layout = useMemo(() => layOutScore(analysis.timeline), [analysis.timeline]);
   const items = new Map(
@@ -37,7 +37,7 @@ export function Score() {
     <div className="flex min-h-0 flex-1 flex-col">
       <div className="flex h-9 shrink-0 border-b border-line max-md:hidden">
         <div className="flex flex-1 items-center gap-1.5 pl-2 max-lg:hidden">
-          <PlanTools />
+          {mayEdit ? <PlanTools /> : null}
         </div>
         <span className="flex-1 lg:hidden" />
         <LaneHeads />
@@ -102,6 +102,7 @@ function SegmentRows({
     id: headerId(header.segmentId),
     disabled: { draggable: true },
   });
+  const { mayEdit } = usePlanScreen();
   return (
     <>
       <li
@@ -116,7 +117,11 @@ function SegmentRows({
       >
         <h2 className="text-base text-fern">{header.name}</h2>
         <span className="mb-1 text-[0.8125rem] text-soft">
-          {isEmpty ? 'empty: drop an exercise here' : showClock(header.durationS)}
+          {isEmpty
+            ? mayEdit
+              ? 'empty: drop an exercise here'
+              : 'empty'
+            : showClock(header.durationS)}
         </span>
         <span className="mb-2.5 h-px flex-1 bg-line" />
       </li>
@@ -126,12 +131,12 @@ function SegmentRows({
 }
 
 function Row({ row, item, mark }: { row: ScoreRow; item: Item; mark: Mark | undefined }) {
-  const { analysis } = usePlanScreen();
+  const { analysis, mayEdit } = usePlanScreen();
   const focusFinding = useEditor((editor) => editor.focusFinding);
   const isSelected = useEditor((editor) => editor.selectedId === item.id);
   const select = useEditor((editor) => editor.select);
   const { attributes, listeners, setNodeRef, transform, transition, isDragging, isOver } =
-    useSortable({ id: rowId(item.id) });
+    useSortable({ id: rowId(item.id), disabled: !mayEdit });
   const style: CSSProperties = {
     height: row.height,
     marginBottom: 4,
@@ -161,15 +166,19 @@ function Row({ row, item, mark }: { row: ScoreRow; item: Item; mark: Mark | unde
           isOver && !isDragging && 'border-t-fern border-t-4',
         )}
       >
-        <button
-          type="button"
-          {...attributes}
-          {...listeners}
-          aria-label={`Move ${row.item.name}`}
-          className="grid w-6 shrink-0 touch-none place-items-center text-line-strong hover:text-fern"
-        >
-          <GripVertical size={14} aria-hidden />
-        </button>
+        {mayEdit ? (
+          <button
+            type="button"
+            {...attributes}
+            {...listeners}
+            aria-label={`Move ${row.item.name}`}
+            className="grid w-6 shrink-0 touch-none place-items-center text-line-strong hover:text-fern"
+          >
+            <GripVertical size={14} aria-hidden />
+          </button>
+        ) : (
+          <span className="w-3 shrink-0" />
+        )}
         <button
           type="button"
           onClick={() => {

@@ -1,11 +1,12 @@
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
-import type { SchoolRules } from '@wrenfern/core/plan/school';
-import type { Pace } from '@wrenfern/core/plan/timing/pace';
-import type { Cupboard } from '@wrenfern/core/room/props';
+import { z } from 'zod';
+import { SchoolRules } from '@wrenfern/core/plan/school';
+import { Pace } from '@wrenfern/core/plan/timing/pace';
+import { Cupboard } from '@wrenfern/core/room/props';
 import type { StudioSettings } from '../../data/api-types.ts';
 import { saveMerged } from '../../data/save-merged.ts';
-import { request, sentenceOf } from '../../data/request.ts';
+import { readAnswer, request, sentenceOf } from '../../data/request.ts';
 
 interface StudioChange {
   cupboard?: Cupboard;
@@ -14,6 +15,15 @@ interface StudioChange {
   retentionMonths?: number | null;
   needsSecondFactor?: boolean;
 }
+
+const SettingsNow = z.object({
+  revision: z.number().int(),
+  cupboard: Cupboard,
+  pace: Pace,
+  schools: z.array(SchoolRules),
+  retentionMonths: z.number().int().nullable(),
+  needsSecondFactor: z.boolean(),
+});
 
 /** Changes go out one after the other: each is made on what the one before it left. */
 let underWay: Promise<unknown> = Promise.resolve();
@@ -43,7 +53,7 @@ export function useStudioChange() {
             ),
           }),
         theirsOf: (current) => {
-          const { revision, ...value } = current as StudioSettings;
+          const { revision, ...value } = readAnswer(SettingsNow, current);
           return { revision, value };
         },
       });

@@ -1,8 +1,10 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { z } from 'zod';
 import { LiveEvent, nextOrder } from '@wrenfern/core/live/events';
 import { runClass, viewNow, type NowView, type RunState } from '@wrenfern/core/live/run-class';
 import type { Timeline } from '@wrenfern/core/plan/timing/timeline';
-import type { ClassEvents, EventsRead, Pressed } from '../../data/api-types.ts';
+import type { ClassEvents, EventsRead } from '../../data/api-types.ts';
+import { readJson } from '../../data/read-json.ts';
 import { request } from '../../data/request.ts';
 import { createEventQueue, type Delivery } from './event-queue.ts';
 
@@ -142,7 +144,7 @@ function useSeen(known: EventsRead) {
   // Devices go by the server's clock, so that times on two of them can be compared. Set once: a clock
   // that is set again in the middle of a class would make it jump.
   const [offsetMs] = useState(known.offsetMs);
-  const add = useCallback((fresh: readonly Pressed[]) => {
+  const add = useCallback((fresh: readonly { seq: number; event: unknown }[]) => {
     if (fresh.length === 0) return;
     lastSeq.current = Math.max(lastSeq.current, ...fresh.map(({ seq }) => seq));
     setPressed((before) => {
@@ -165,13 +167,18 @@ function useSeen(known: EventsRead) {
   return { ...read, lastSeq, offsetMs, add, take };
 }
 
+const Told = z.object({
+  pressed: z.array(z.object({ seq: z.number().int(), event: z.unknown() })),
+});
+
 /** Others' presses as they arrive; after a lost line, what was missed is asked for. */
 function useFollow(classId: string, { add, take, lastSeq }: ReturnType<typeof useSeen>) {
   useEffect(() => {
     const stream = new EventSource(`/api/classes/${classId}/events/stream`);
     stream.onmessage = ({ data }: MessageEvent<string>) => {
-      const { pressed } = JSON.parse(data) as { pressed: Pressed[] };
-      add(pressed);
+      const told = Told.safeParse(readJson(data));
+      // What can't be read at all is asked for again when the stream next opens.
+      if (told.success) add(told.data.pressed);
     };
     stream.onopen = () => {
       const missed = `/classes/${classId}/events?after=${lastSeq.current}`;

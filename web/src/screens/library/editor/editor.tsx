@@ -3,12 +3,13 @@ import { useForm, useWatch } from 'react-hook-form';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
-import type { Exercise } from '@wrenfern/core/movement/exercise';
+import { z } from 'zod';
+import { Exercise } from '@wrenfern/core/movement/exercise';
 import { NotFound } from '../../../app/error-page.tsx';
 import type { OwnExercise } from '../../../data/api-types.ts';
 import { catalogue, isBuiltIn } from '../../../data/catalogue.ts';
 import { useOwnExercises } from '../../../data/hooks.ts';
-import { request, sentenceOf } from '../../../data/request.ts';
+import { readAnswer, request, sentenceOf } from '../../../data/request.ts';
 import { saveMerged } from '../../../data/save-merged.ts';
 import { Button } from '../../../parts/button.tsx';
 import type { ImportedState } from '../import-exercise.tsx';
@@ -128,6 +129,8 @@ function Editor({ start, openedAs, version, from }: EditorProps) {
   );
 }
 
+const VersionNow = z.object({ version: z.number().int(), exercise: Exercise });
+
 /**
  * On top of what a colleague saved meanwhile: what does not touch is kept from both. A new one whose name
  * is taken is another exercise, and is refused.
@@ -143,7 +146,7 @@ function saveExercise(base: Exercise, mine: Exercise, version: number): Promise<
     mine,
     send: put,
     theirsOf: (current) => {
-      const { version: revision, exercise } = current as OwnExercise;
+      const { version: revision, exercise } = readAnswer(VersionNow, current);
       return { revision, value: exercise };
     },
   });
