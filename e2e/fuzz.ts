@@ -4,14 +4,16 @@ import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import fc from 'fast-check';
 import { builtInExercises } from '@wrenfern/library';
+import { BODIES, QUERIES } from '../server/src/api/requests.ts';
 import { ACCESS } from '../server/src/auth/access.ts';
+import { arbitraryOf } from './rig/arbitrary.ts';
 import { createAppProcess } from './rig/app.ts';
 import { makeClass, OWNER, setUpStudio } from './rig/client.ts';
 import { createMaria, makeDatabase } from './rig/maria.ts';
 
 /**
  * Sends whatever fast-check can think of to every route, as the owner of a studio and as a stranger:
- * bodies that are nearly right, bodies that are anything, and bytes that are no body at all.
+ * bodies made from each route's own schema, whole or with one place changed, bodies that are anything, and bytes that are no body at all.
  */
 const { values } = parseArgs({
   options: {
@@ -38,71 +40,16 @@ const person = await owner.send('POST', '/people', { name: 'Asha' });
 const personId = (person.body as { id: string }).id;
 const [exercise] = builtInExercises;
 
-const PLAN = {
-  format: 'wrenfern-plan/1',
-  title: 'Fuzzed',
-  machine: 'mat',
-  school: 'foundations-first',
-  targetS: 1800,
-  note: '',
-  segments: [
-    { id: 'one', name: 'One', items: [{ kind: 'exercise', id: 'a', exercise: 'plank', note: '' }] },
-  ],
-};
+const hints = { ids: [classId, personId], slugs: ['plank', 'pelvic-tilt', 'own-one'] };
 
-/** A body that each route would take; what is not here takes none or nearly none. */
-const BODIES: Record<string, unknown> = {
-  'POST /session': { email: 'nobody@studio.example', password: 'x' },
-  'POST /set-up': { code: 'AAAA', studio: 'S', name: 'N', ...OWNER, timeZone: 'UTC' },
-  'POST /links/look': { token: 'x' },
-  'POST /links/use': { token: 'x', password: OWNER.password },
-  'POST /demo-session': { timeZone: 'UTC' },
-  'PUT /account/password': { password: 'x', next: 'a lantern over ten bricks' },
-  'PUT /account/second-factor': { password: 'x', secret: 'A'.repeat(32), code: '123456' },
-  'POST /classes': { title: 'T', startsAt: '2026-11-26T18:15:00Z', targetS: 1800, copyOf: classId },
-  'PATCH /classes/:id': { revision: 1, startsAt: '2026-11-26T18:15:00Z' },
-  'PUT /classes/:id/plan': { revision: 1, plan: PLAN },
-  'PUT /classes/:id/cover': { userId: null },
-  'PUT /classes/:id/attendees': { revision: 1, personIds: [personId] },
-  'PATCH /classes/:id/attendees/:personId': {
-    revision: 1,
-    todayNote: 'x',
-    today: [{ caution: 'wrist', since: '2026-01-01', until: '2026-02-01' }],
-    choices: { a: { kind: 'swap', exercise: 'plank', option: 1 } },
-  },
-  'POST /classes/:id/events': {
-    events: [
-      { id: 'event-0001', type: 'start', order: 1, atMs: Date.now(), revision: 1 },
-      {
-        id: 'event-0002',
-        type: 'moved',
-        order: 2,
-        atMs: Date.now(),
-        itemId: 'a',
-        personId,
-        option: 1,
-      },
-    ],
-    after: 0,
-  },
-  'PUT /classes/:id/note': { revision: 0, effort: 3, note: 'x' },
-  'PUT /exercises/:slug': { version: 0, exercise: { ...exercise, slug: 'own-one' } },
-  'POST /people': {
-    name: 'Bram',
-    level: 2,
-    cautions: [{ caution: 'wrist' }],
-    usualOptions: { plank: 2 },
-  },
-  'PUT /people/:id': { revision: 1, name: 'Asha', holds: { breath: 2 } },
-  'PATCH /studio': {
-    revision: 1,
-    cupboard: { block: 3 },
-    pace: { teaching: 'quick' },
-    schools: [],
-  },
-  'POST /team/invitations': { name: 'N', email: 'n@x.example', role: 'cover', until: '2099-01-01' },
-  'PATCH /team/:id': { role: 'reader', until: null },
-};
+/** What each route would take, from its own schema; a whole exercise is beyond chance. */
+const takes = new Map<string, fc.Arbitrary<unknown>>(
+  Object.entries(BODIES).map(([route, schema]) => [route, arbitraryOf(schema, hints)]),
+);
+takes.set(
+  'PUT /exercises/:slug',
+  fc.constant({ version: 0, exercise: { ...exercise, slug: 'own-one' } }),
+);
 
 /** What has stopped servers before. */
 const nasty: fc.Arbitrary<unknown> = fc.oneof(
@@ -161,8 +108,9 @@ const known = (route: string) =>
     '00000000-0000-4000-8000-000000000000',
   );
 
-const requestOf = (route: string) =>
-  fc.record({
+const requestOf = (route: string) => {
+  const taken = takes.get(route) ?? fc.constant({});
+  return fc.record({
     route: fc.constant(route),
     ids: fc.array(fc.oneof({ weight: 4, arbitrary: known(route) }, { weight: 1, arbitrary: odd }), {
       minLength: 2,
@@ -170,18 +118,13 @@ const requestOf = (route: string) =>
     }),
     query: fc.oneof(
       fc.constant(''),
-      fc.constantFrom(
-        '?from=2026-11-26T00:00:00Z',
-        '?limit=0',
-        '?after=-1',
-        '?before[x]=1',
-        '?from=a&from=b',
-      ),
+      queryOf(route),
+      fc.constantFrom('?limit=0', '?after=-1', '?before[x]=1', '?from=a&from=b'),
       fc.string({ maxLength: 30 }).map((text) => `?${encodeURIComponent(text)}`),
     ),
     body: fc.oneof(
-      { weight: 5, arbitrary: oneChanged(BODIES[route] ?? {}).map((body) => JSON.stringify(body)) },
-      { weight: 1, arbitrary: fc.constant(JSON.stringify(BODIES[route] ?? {})) },
+      { weight: 3, arbitrary: taken.map((body) => JSON.stringify(body)) },
+      { weight: 4, arbitrary: taken.chain(oneChanged).map((body) => JSON.stringify(body)) },
       { weight: 1, arbitrary: fc.jsonValue().map((body) => JSON.stringify(body)) },
       { weight: 1, arbitrary: fc.string({ unit: 'binary', maxLength: 300 }) },
     ),
@@ -197,6 +140,17 @@ const requestOf = (route: string) =>
       { weight: 6, arbitrary: fc.constant(false) },
     ),
   });
+};
+
+/** What a route takes behind its address, as it is written there. */
+function queryOf(route: string): fc.Arbitrary<string> {
+  const schema = route in QUERIES ? QUERIES[route as keyof typeof QUERIES] : undefined;
+  if (!schema) return fc.constant('');
+  return arbitraryOf(schema, hints).map((query) => {
+    const fields = Object.entries(query as object).map(([name, value]) => [name, String(value)]);
+    return `?${new URLSearchParams(Object.fromEntries(fields) as Record<string, string>).toString()}`;
+  });
+}
 
 const anyRequest = fc.constantFrom(...Object.keys(ACCESS)).chain(requestOf);
 type Fuzzed = typeof anyRequest extends fc.Arbitrary<infer T> ? T : never;

@@ -1,7 +1,6 @@
-import { z } from 'zod';
 import { closedRouter } from '../auth/closed-router.ts';
 import { hashOf } from '../auth/known-device.ts';
-import { checkPassword, hashPassword, NewPassword } from '../auth/passwords.ts';
+import { checkPassword, hashPassword } from '../auth/passwords.ts';
 import {
   confirmSecondFactor,
   createRecoveryCodes,
@@ -11,9 +10,7 @@ import { endSessionsOf, signIn, type Member } from '../auth/session.ts';
 import type { Throttle } from '../auth/tries.ts';
 import { SessionRow, Studio, User } from '../db/models.ts';
 import { ApiError } from './errors.ts';
-import { readBody, sixDigits } from './read.ts';
-
-const password = z.string().min(1, 'give your password').max(200);
+import { readBody } from './read.ts';
 
 interface AccountParts {
   /** Seals what must be read again, such as the secret of a second factor. */
@@ -63,7 +60,7 @@ export function accountRouter({ key, throttle }: AccountParts) {
   });
 
   on('PUT /account/password', async (request, response, member) => {
-    const body = readBody(z.strictObject({ password, next: NewPassword }), request);
+    const body = readBody('PUT /account/password', request);
     const user = await proven(member, body.password);
     await user.update({ passwordHash: await hashPassword(body.next) });
     await endSessionsOf(user);
@@ -86,22 +83,14 @@ export function accountRouter({ key, throttle }: AccountParts) {
   });
 
   on('POST /account/second-factor', async (request, response, member) => {
-    const body = readBody(z.strictObject({ password }), request);
+    const body = readBody('POST /account/second-factor', request);
     const user = await proven(member, body.password);
     response.json(proposeSecondFactor(user.email));
   });
 
   /** In use from the first right code on; the recovery codes are told here and never again. */
   on('PUT /account/second-factor', async (request, response, member) => {
-    const Body = z.strictObject({
-      password,
-      secret: z
-        .string()
-        .max(32)
-        .regex(/^[A-Z2-7]{32}$/),
-      code: sixDigits,
-    });
-    const body = readBody(Body, request);
+    const body = readBody('PUT /account/second-factor', request);
     const user = await proven(member, body.password);
     const sealed = confirmSecondFactor(key, user, body.secret, body.code);
     if (!sealed) {
@@ -113,7 +102,7 @@ export function accountRouter({ key, throttle }: AccountParts) {
   });
 
   on('DELETE /account/second-factor', async (request, response, member) => {
-    const body = readBody(z.strictObject({ password }), request);
+    const body = readBody('DELETE /account/second-factor', request);
     const user = await proven(member, body.password);
     const studio = await Studio.findByPk(member.studioId);
     if (studio?.needsSecondFactor) throw new ApiError('second-factor-needed');
@@ -123,7 +112,7 @@ export function accountRouter({ key, throttle }: AccountParts) {
 
   /** Other recovery codes in place of those that are left. */
   on('POST /account/recovery-codes', async (request, response, member) => {
-    const body = readBody(z.strictObject({ password }), request);
+    const body = readBody('POST /account/recovery-codes', request);
     const user = await proven(member, body.password);
     if (!user.secondFactor) throw new ApiError('not-found');
     const { codes, hashes } = createRecoveryCodes();

@@ -1,6 +1,5 @@
 import type { Response } from 'express';
 import { Op, type Transaction } from 'sequelize';
-import { z } from 'zod';
 import { LiveEvent } from '@wrenfern/core/live/events';
 import { closedRouter } from '../auth/closed-router.ts';
 import type { Member } from '../auth/session.ts';
@@ -8,7 +7,7 @@ import { ClassEvent, ClassNote, ClassRow, databaseOfModels, PlanRevision } from 
 import { rowsOf } from '../db/studio-rows.ts';
 import type { Follower } from '../live/follow-events.ts';
 import { ApiError } from './errors.ts';
-import { readBody, readId, readQuery, revisionRead } from './read.ts';
+import { readBody, readId, readQuery } from './read.ts';
 
 const DAY_MS = 86_400_000;
 /** A class has no more presses than this. */
@@ -16,17 +15,6 @@ const MOST_EVENTS = 5_000;
 /** Then the browser asks again, and whether it still may is looked at anew. */
 const STREAM_MS = 60_000;
 const STREAMS_EACH = 8;
-
-const seq = z.coerce.number().int().min(0).max(Number.MAX_SAFE_INTEGER).default(0);
-
-const Events = z.strictObject({ events: z.array(LiveEvent).min(1).max(200), after: seq });
-
-const Note = z.strictObject({
-  revision: revisionRead,
-  /** How hard it was for the group: 1 easy to 5 very hard. */
-  effort: z.number().int().min(1).max(5).nullable(),
-  note: z.string().max(4000),
-});
 
 /** A class as it was taught: events while it runs, a note when it is over. */
 export function classLogRouter(follower: Follower) {
@@ -37,7 +25,7 @@ export function classLogRouter(follower: Follower) {
   /** What was pressed after `after`, and the plan as it is taught once the class has begun. */
   on('GET /classes/:id/events', async (request, response, { studioId }) => {
     const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
-    const { after } = readQuery(z.strictObject({ after: seq }), request);
+    const { after } = readQuery('GET /classes/:id/events', request);
     response.json({
       ...(await pressedAfter(studioId, row.id, after)),
       taught: await planTaught(studioId, row),
@@ -47,7 +35,7 @@ export function classLogRouter(follower: Follower) {
   /** Sent twice, an event is kept once. Answers what this device has not seen. */
   on('POST /classes/:id/events', async (request, response, { studioId }) => {
     const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
-    const { events, after } = readBody(Events, request);
+    const { events, after } = readBody('POST /classes/:id/events', request);
     needTimesOf(row, events);
     if ((await rowsOf(ClassEvent, studioId).count({ classId: row.id })) >= MOST_EVENTS) {
       throw new ApiError('over-quota', [{ path: ['events'], message: 'the class has too many' }]);
@@ -99,7 +87,7 @@ export function classLogRouter(follower: Follower) {
 
   on('PUT /classes/:id/note', async (request, response, { studioId }) => {
     const { id: classId } = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
-    const { revision, ...note } = readBody(Note, request);
+    const { revision, ...note } = readBody('PUT /classes/:id/note', request);
     const notes = rowsOf(ClassNote, studioId);
     const isTaken =
       revision === 0

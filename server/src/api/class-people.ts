@@ -1,5 +1,3 @@
-import { z } from 'zod';
-import { HandChoices } from '@wrenfern/core/people/choose-option';
 import { CautionEntry, checkCautionDates } from '@wrenfern/core/people/person';
 import { closedRouter } from '../auth/closed-router.ts';
 import { Booking, ClassRow, databaseOfModels, PersonRow } from '../db/models.ts';
@@ -8,21 +6,7 @@ import { sealBooking } from '../keeping/records.ts';
 import { noteAccess } from '../keeping/trail.ts';
 import { wholeClass } from './classes.ts';
 import { ApiError } from './errors.ts';
-import { readBody, readId, revisionRead } from './read.ts';
-
-const Attendees = z.strictObject({
-  revision: revisionRead,
-  personIds: z.array(z.uuid()).max(300),
-});
-
-const BookingChange = z
-  .strictObject({
-    today: z.array(CautionEntry).max(10),
-    todayNote: z.string().max(500),
-    choices: HandChoices,
-  })
-  .partial()
-  .extend({ revision: revisionRead });
+import { readBody, readId } from './read.ts';
 
 /** Who comes to a class, and what is particular to them there. */
 export function classPeopleRouter() {
@@ -33,7 +17,7 @@ export function classPeopleRouter() {
     const { studioId } = member;
     const classes = rowsOf(ClassRow, studioId);
     const id = readId(request);
-    const body = readBody(Attendees, request);
+    const body = readBody('PUT /classes/:id/attendees', request);
     const isTaken = await book(studioId, id, body.revision, [...new Set(body.personIds)]);
     const now = await wholeClass(await classes.one({ id }), member);
     if (!isTaken) {
@@ -50,7 +34,10 @@ export function classPeopleRouter() {
     const bookings = rowsOf(Booking, studioId);
     const row = await bookings.one({ classId, personId: readId(request, 'personId') });
     const { id } = row;
-    const { revision, choices, ...change } = readBody(BookingChange, request);
+    const { revision, choices, ...change } = readBody(
+      'PATCH /classes/:id/attendees/:personId',
+      request,
+    );
     needSense(change.today ?? []);
     const { today, todayNote } = row;
     const isTaken = await bookings.revise({ id }, revision, {

@@ -7,10 +7,8 @@ import { ClassRow, databaseOfModels, ExerciseVersion, PlanRevision } from '../db
 import { rowsOf } from '../db/studio-rows.ts';
 import { ApiError } from './errors.ts';
 import { needBytes } from './quota.ts';
-import { readBody, readId, revisionRead } from './read.ts';
+import { readBody, readId } from './read.ts';
 import { catalogueFor } from './studio-catalogue.ts';
-
-const SavedPlan = z.strictObject({ revision: revisionRead, plan: Plan });
 
 /** Revisions shown in a plan's history. */
 const HISTORY = 200;
@@ -23,7 +21,7 @@ export function classPlanRouter() {
   on('PUT /classes/:id/plan', async (request, response, member) => {
     const { studioId } = member;
     const { id } = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
-    const { revision, plan } = readBody(SavedPlan, request);
+    const { revision, plan } = readBody('PUT /classes/:id/plan', request);
     await needBytes(member);
     const isTaken = await databaseOfModels().transaction(async (transaction) => {
       await lockExercises(studioId, plan, transaction);

@@ -1,7 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import { Op, QueryTypes } from 'sequelize';
-import { z } from 'zod';
-import { PlanDetails, type Plan } from '@wrenfern/core/plan/plan';
+import { type Plan } from '@wrenfern/core/plan/plan';
 import { closedRouter } from '../auth/closed-router.ts';
 import type { Member } from '../auth/session.ts';
 import { ClassNote, ClassRow, databaseOfModels, PlanRevision, User } from '../db/models.ts';
@@ -17,23 +16,8 @@ import {
 } from './class-context.ts';
 import { ApiError } from './errors.ts';
 import { needRoom } from './quota.ts';
-import { moment, readBody, readId, readQuery, revisionRead } from './read.ts';
+import { readBody, readId, readQuery } from './read.ts';
 import { studioOf } from './studio.ts';
-
-const NewClass = z.strictObject({
-  title: PlanDetails.shape.title,
-  startsAt: moment,
-  targetS: PlanDetails.shape.targetS.default(3000),
-  /** Takes the plan of another class of the studio. */
-  copyOf: z.uuid().optional(),
-});
-
-const ClassChange = z.strictObject({ revision: revisionRead, startsAt: moment });
-
-const Page = z.strictObject({
-  before: moment.optional(),
-  limit: z.coerce.number().int().min(1).max(100).default(50),
-});
 
 function emptyPlan(title: string, targetS: number): Plan {
   return {
@@ -57,7 +41,7 @@ export function classesRouter() {
 
   /** Newest first; `before` continues a list. */
   on('GET /classes', async (request, response, member) => {
-    const { before, limit } = readQuery(Page, request);
+    const { before, limit } = readQuery('GET /classes', request);
     const rows = await rowsOf(ClassRow, member.studioId).all({
       where: {
         ...(before ? { startsAt: { [Op.lt]: new Date(before) } } : {}),
@@ -71,7 +55,7 @@ export function classesRouter() {
   });
 
   on('POST /classes', async (request, response, member) => {
-    const wanted = readBody(NewClass, request);
+    const wanted = readBody('POST /classes', request);
     await needRoom(member, 'classes');
     const classes = rowsOf(ClassRow, member.studioId);
     const source = wanted.copyOf ? await classes.one({ id: wanted.copyOf }) : undefined;
@@ -101,7 +85,7 @@ export function classesRouter() {
   on('PATCH /classes/:id', async (request, response, member) => {
     const classes = rowsOf(ClassRow, member.studioId);
     const { id } = await classes.one({ id: readId(request) });
-    const { revision, startsAt } = readBody(ClassChange, request);
+    const { revision, startsAt } = readBody('PATCH /classes/:id', request);
     const isTaken = await classes.revise(
       { id },
       revision,
@@ -126,7 +110,7 @@ export function classesRouter() {
   /** Hands a class over to somebody who covers it, or takes it back. */
   on('PUT /classes/:id/cover', async (request, response, { studioId }) => {
     const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
-    const { userId } = readBody(z.strictObject({ userId: z.uuid().nullable() }), request);
+    const { userId } = readBody('PUT /classes/:id/cover', request);
     const user = userId ? await rowsOf(User, studioId).find({ id: userId }) : null;
     if (userId && !user) {
       throw new ApiError('invalid', [{ path: ['userId'], message: 'is not in the team' }]);

@@ -1,32 +1,19 @@
 import { randomUUID } from 'node:crypto';
 import { UniqueConstraintError } from 'sequelize';
-import { z } from 'zod';
 import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
 import { closedRouter } from '../auth/closed-router.ts';
 import { findLink, spendLink } from '../auth/links.ts';
-import { hashPassword, NewPassword } from '../auth/passwords.ts';
+import { hashPassword } from '../auth/passwords.ts';
 import { endSessionsOf, signIn } from '../auth/session.ts';
 import { createQuota } from '../auth/tries.ts';
 import { databaseOfModels, Fact, Studio, User } from '../db/models.ts';
 import { openDemo } from '../demo/open-demo.ts';
 import { ApiError } from './errors.ts';
-import { email, personName, readBody, timeZone } from './read.ts';
+import { readBody, type BodyOf } from './read.ts';
 
 /** Of one address in an hour: links and codes tried, studios set up. */
 const DOOR_CALLS = 60;
 const HOUR_S = 3600;
-
-const token = z.string().min(1).max(64);
-
-const NewStudio = z.strictObject({
-  /** Printed at the first start, or given by an owner; not needed where anybody may set up a studio. */
-  code: z.string().max(64).default(''),
-  studio: z.string().trim().min(1, 'give the studio a name').max(120),
-  name: personName,
-  email,
-  password: NewPassword,
-  timeZone,
-});
 
 export interface DoorParts {
   /** Whether visitors may look round in a demo studio. */
@@ -54,7 +41,7 @@ export function doorRouter(parts: DoorParts) {
 
   /** Every visitor gets a demo studio of their own, and into no other. */
   open('POST /demo-session', async (request, response) => {
-    const body = readBody(z.strictObject({ timeZone }), request);
+    const body = readBody('POST /demo-session', request);
     if (!parts.demo) throw new ApiError('not-found');
     await mayOpenDemo(addressOf(request.ip));
     const user = await openDemo(body.timeZone, parts.demoStudios, new Date());
@@ -63,7 +50,7 @@ export function doorRouter(parts: DoorParts) {
   });
 
   open('POST /set-up', async (request, response) => {
-    const wanted = readBody(NewStudio, request);
+    const wanted = readBody('POST /set-up', request);
     await mayKnock(addressOf(request.ip));
     const passwordHash = await hashPassword(wanted.password);
     const user = await setUp(wanted, passwordHash, parts.allowStudios);
@@ -73,7 +60,7 @@ export function doorRouter(parts: DoorParts) {
 
   /** What a link is for, in words, before it is used. */
   open('POST /links/look', async (request, response) => {
-    const body = readBody(z.strictObject({ token }), request);
+    const body = readBody('POST /links/look', request);
     await mayKnock(addressOf(request.ip));
     const link = await findLink(body.token);
     if (link.kind === 'set-up' || link.kind === 'studio') throw new ApiError('link-spent');
@@ -90,7 +77,7 @@ export function doorRouter(parts: DoorParts) {
 
   /** Chooses one's own password, once, and is in. */
   open('POST /links/use', async (request, response) => {
-    const body = readBody(z.strictObject({ token, password: NewPassword }), request);
+    const body = readBody('POST /links/use', request);
     await mayKnock(addressOf(request.ip));
     const link = await findLink(body.token);
     const passwordHash = await hashPassword(body.password);
@@ -135,7 +122,7 @@ export function doorRouter(parts: DoorParts) {
  * at once one gets through.
  */
 async function setUp(
-  wanted: z.infer<typeof NewStudio>,
+  wanted: BodyOf<'POST /set-up'>,
   passwordHash: string,
   allowStudios: boolean,
 ): Promise<User> {

@@ -1,6 +1,5 @@
 import { LRUCache } from 'lru-cache';
 import { cast, col, Op, UniqueConstraintError, where, type Transaction } from 'sequelize';
-import { z } from 'zod';
 import { hasShape } from '@wrenfern/core/body/shapes/index';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { Exercise } from '@wrenfern/core/movement/exercise';
@@ -11,14 +10,8 @@ import { ClassRow, databaseOfModels, ExerciseVersion } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { ApiError } from './errors.ts';
 import { needBytes, needRoom } from './quota.ts';
-import { readBody, revisionRead } from './read.ts';
+import { readBody } from './read.ts';
 import { catalogueOf, catalogueStamp, ownExercisesOf } from './studio-catalogue.ts';
-
-const SavedExercise = z.strictObject({
-  /** The version that was opened; 0 for a new exercise. */
-  version: revisionRead,
-  exercise: Exercise,
-});
 
 /** Answers as they were written, by studio and state; half a megabyte each at most, usually. */
 const answers = new LRUCache<string, string>({
@@ -55,7 +48,7 @@ export function exercisesRouter() {
   on('PUT /exercises/:slug', async (request, response, member) => {
     const { studioId } = member;
     const slug = readSlug(request.params.slug);
-    const { version, exercise } = readBody(SavedExercise, request);
+    const { version, exercise } = readBody('PUT /exercises/:slug', request);
     const faults = faultsOf(slug, exercise, await catalogueOf(studioId));
     if (faults.length > 0) throw new ApiError('invalid', faults);
     const versions = rowsOf(ExerciseVersion, studioId);

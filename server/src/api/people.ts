@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import type { z } from 'zod';
 import { checkPerson, Person } from '@wrenfern/core/people/person';
 import { closedRouter } from '../auth/closed-router.ts';
 import { PersonRow } from '../db/models.ts';
@@ -8,10 +7,7 @@ import { sealRecord } from '../keeping/records.ts';
 import { noteAccess } from '../keeping/trail.ts';
 import { needRoom } from './quota.ts';
 import { ApiError } from './errors.ts';
-import { readBody, readId, revisionRead } from './read.ts';
-
-const PersonBody = Person.omit({ id: true });
-const PersonChange = PersonBody.extend({ revision: revisionRead });
+import { readBody, readId } from './read.ts';
 
 function personOf(row: PersonRow): Person {
   return { id: row.id, name: row.name, ...row.record };
@@ -30,7 +26,7 @@ export function peopleRouter() {
   });
 
   on('POST /people', async (request, response, member) => {
-    const body = readBody(PersonBody, request);
+    const body = readBody('POST /people', request);
     needSense(body);
     await needRoom(member, 'people');
     const values = rowOf(member.studioId, randomUUID(), body);
@@ -50,7 +46,7 @@ export function peopleRouter() {
     const people = rowsOf(PersonRow, studioId);
     const id = readId(request);
     await people.one({ id });
-    const { revision, ...person } = readBody(PersonChange, request);
+    const { revision, ...person } = readBody('PUT /people/:id', request);
     needSense(person);
     const isTaken = await people.revise({ id }, revision, rowOf(studioId, id, person));
     const now = await people.one({ id });
@@ -70,12 +66,12 @@ export function peopleRouter() {
   return router;
 }
 
-function needSense(person: z.infer<typeof PersonBody>): void {
+function needSense(person: Omit<Person, 'id'>): void {
   const problems = checkPerson(person);
   if (problems.length > 0) throw new ApiError('invalid', problems);
 }
 
 /** What goes into the row of a person. */
-function rowOf(studioId: string, id: string, { name, ...record }: z.infer<typeof PersonBody>) {
+function rowOf(studioId: string, id: string, { name, ...record }: Omit<Person, 'id'>) {
   return { id, name, sealed: sealRecord(studioId, id, record) };
 }

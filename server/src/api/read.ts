@@ -1,22 +1,29 @@
 import type { Request } from 'express';
-import { IANAZone } from 'luxon';
 import { z } from 'zod';
 import { findUnbounded } from '@wrenfern/core/movement/bounds';
-import { isVisible, NAME_SEEN } from '@wrenfern/core/people/person';
 import { findBrokenText } from './broken-text.ts';
 import { ApiError, faultsOf } from './errors.ts';
+import { BODIES, QUERIES } from './requests.ts';
 
-/** The request's body as the schema says, or a refusal that names each field. */
-export function readBody<S extends z.ZodType>(schema: S, request: Request): z.infer<S> {
+type Bodies = typeof BODIES;
+type Queries = typeof QUERIES;
+/** What a route is given in its body, read. */
+export type BodyOf<R extends keyof Bodies> = z.infer<Bodies[R]>;
+type QueryOf<R extends keyof Queries> = z.infer<Queries[R]>;
+
+/** The request's body as its route takes it, or a refusal that names each field. */
+export function readBody<R extends keyof Bodies>(route: R, request: Request): BodyOf<R> {
   if (request.body === undefined) throw new ApiError('not-json');
-  return readWith(schema, request.body);
+  // The compiler does not follow which schema of the table a route picks.
+  return readWith(BODIES[route], request.body) as BodyOf<R>;
 }
 
-export function readQuery<S extends z.ZodType>(schema: S, request: Request): z.infer<S> {
-  return readWith(schema, request.query);
+/** What stands behind the address as its route takes it, or a refusal that names each field. */
+export function readQuery<R extends keyof Queries>(route: R, request: Request): QueryOf<R> {
+  return readWith(QUERIES[route], request.query) as QueryOf<R>;
 }
 
-function readWith<S extends z.ZodType>(schema: S, value: unknown): z.infer<S> {
+function readWith(schema: z.ZodType, value: unknown): unknown {
   needBounds(schema);
   const broken = findBrokenText(value);
   if (broken) {
@@ -43,43 +50,3 @@ export function readId(request: Request, name = 'id'): string {
   if (!parsed.success) throw new ApiError('not-found');
   return parsed.data;
 }
-
-/** The revision that a change was made from. */
-export const revisionRead = z.number().int().min(0).max(1_000_000_000);
-
-export const email = z
-  .string()
-  .max(190)
-  .trim()
-  .toLowerCase()
-  .pipe(z.email('that is no email address').max(190));
-
-export const personName = z
-  .string()
-  .trim()
-  .min(1, 'give a name')
-  .max(120)
-  .refine(isVisible, NAME_SEEN);
-
-export const timeZone = z.string().max(64).refine(isTimeZone, 'no such time zone').default('UTC');
-
-function isTimeZone(zone: string): boolean {
-  return IANAZone.isValidZone(zone);
-}
-
-/** Classes stand in years that people live in. */
-const [FIRST_YEAR, LAST_YEAR] = [2000, 2099];
-
-export const moment = z.iso
-  .datetime({ offset: true, abort: true, error: 'give day and time' })
-  .max(40)
-  .refine((text) => {
-    const year = new Date(text).getUTCFullYear();
-    return year >= FIRST_YEAR && year <= LAST_YEAR;
-  }, `give a year from ${FIRST_YEAR} to ${LAST_YEAR}`);
-
-/** A code of an authenticator. */
-export const sixDigits = z
-  .string()
-  .max(6)
-  .regex(/^[0-9]{6}$/, 'six digits');

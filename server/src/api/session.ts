@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { closedRouter } from '../auth/closed-router.ts';
 import { createKnownDevices, hashOf } from '../auth/known-device.ts';
 import { checkPassword } from '../auth/passwords.ts';
@@ -7,17 +6,8 @@ import { memberOf, signIn, signOut } from '../auth/session.ts';
 import { createThrottle } from '../auth/tries.ts';
 import { User } from '../db/models.ts';
 import { ApiError } from './errors.ts';
-import { email, readBody, sixDigits } from './read.ts';
+import { readBody } from './read.ts';
 import { studioOf } from './studio.ts';
-
-const Credentials = z.strictObject({
-  email,
-  password: z.string().min(1).max(200),
-  /** Of the second factor, where there is one. */
-  code: sixDigits.optional(),
-  /** One of the recovery codes, for whoever lost the authenticator. */
-  recovery: z.string().max(40).optional(),
-});
 
 interface SessionParts {
   sessionSecret: string;
@@ -54,7 +44,7 @@ export function sessionRouter({ sessionSecret, secureCookies, key }: SessionPart
   });
 
   open('POST /session', async (request, response) => {
-    const { email: address, password, code, recovery } = readBody(Credentials, request);
+    const { email: address, password, code, recovery } = readBody('POST /session', request);
     const deviceId = devices.idOf(request, address);
     const account = hashOf(address);
     const from = request.ip ?? 'nowhere';

@@ -1,40 +1,9 @@
-import { z } from 'zod';
-import { SCHOOL_IDS } from '@wrenfern/core/plan/plan';
-import { SchoolRules } from '@wrenfern/core/plan/school';
-import { Pace } from '@wrenfern/core/plan/timing/pace';
-import { Cupboard } from '@wrenfern/core/room/props';
 import { closedRouter } from '../auth/closed-router.ts';
 import { createLink } from '../auth/links.ts';
 import { Studio, User } from '../db/models.ts';
 import { ApiError } from './errors.ts';
 import { nearlyFull } from './quota.ts';
-import { readBody, revisionRead } from './read.ts';
-
-const StudioChange = z
-  .strictObject({
-    name: z.string().trim().min(1, 'give the studio a name').max(120),
-    cupboard: Cupboard,
-    pace: Pace,
-    /** Months after which people who came to nothing are taken out; null for never. */
-    retentionMonths: z.number().int().min(3).max(240).nullable(),
-    /** Whether everybody signs in with a second factor; whoever has none sets one up first. */
-    needsSecondFactor: z.boolean(),
-    schools: z
-      .array(SchoolRules)
-      .max(20)
-      .superRefine((schools, context) => {
-        schools.forEach(({ id }, index) => {
-          const isTaken =
-            SCHOOL_IDS.some((known) => known === id) ||
-            schools.findIndex((each) => each.id === id) < index;
-          if (!isTaken) return;
-          const message = `there is a school "${id}" already`;
-          context.addIssue({ code: 'custom', path: [index, 'id'], message });
-        });
-      }),
-  })
-  .partial()
-  .extend({ revision: revisionRead });
+import { readBody } from './read.ts';
 
 export async function studioOf(studioId: string): Promise<Studio> {
   const studio = await Studio.findByPk(studioId);
@@ -51,7 +20,7 @@ export function studioRouter() {
   });
 
   on('PATCH /studio', async (request, response, { studioId, userId }) => {
-    const { revision, ...change } = readBody(StudioChange, request);
+    const { revision, ...change } = readBody('PATCH /studio', request);
     if (change.needsSecondFactor) await needOwnSecondFactor(userId);
     const [taken] = await Studio.update(
       { ...change, revision: revision + 1 },

@@ -1,5 +1,4 @@
 import { Op } from 'sequelize';
-import { z } from 'zod';
 import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { closedRouter } from '../auth/closed-router.ts';
@@ -17,7 +16,7 @@ import {
   type TaughtLesson,
 } from './class-context.ts';
 import { onlyTheirs } from './classes.ts';
-import { moment, readQuery } from './read.ts';
+import { readQuery } from './read.ts';
 import { ownExercisesFor } from './studio-catalogue.ts';
 import { studioOf } from './studio.ts';
 
@@ -36,7 +35,7 @@ export function todayRouter(workers: Workers) {
 
   on('GET /today', async (request, response, member) => {
     const { studioId } = member;
-    const { from } = readQuery(z.strictObject({ from: moment }), request);
+    const { from } = readQuery('GET /today', request);
     const [studio, rows] = await Promise.all([
       studioOf(studioId),
       rowsOf(ClassRow, studioId).all({

@@ -1,0 +1,149 @@
+import { z } from 'zod';
+import { LiveEvent } from '@wrenfern/core/live/events';
+import { Exercise } from '@wrenfern/core/movement/exercise';
+import { HandChoices } from '@wrenfern/core/people/choose-option';
+import { CautionEntry, Person } from '@wrenfern/core/people/person';
+import { Plan, PlanDetails, SCHOOL_IDS } from '@wrenfern/core/plan/plan';
+import { SchoolRules } from '@wrenfern/core/plan/school';
+import { Pace } from '@wrenfern/core/plan/timing/pace';
+import { Cupboard } from '@wrenfern/core/room/props';
+import type { RouteName } from '../auth/access.ts';
+import { NewPassword } from '../auth/passwords.ts';
+import { ROLES } from '../db/models.ts';
+import { email, moment, personName, revisionRead, sixDigits, timeZone } from './request-fields.ts';
+
+const password = z.string().min(1, 'give your password').max(200);
+const ownPassword = z.strictObject({ password });
+const token = z.string().min(1).max(64);
+const until = z.iso.date('write the day as year-month-day').nullable().default(null);
+const seq = z.coerce.number().int().min(0).max(Number.MAX_SAFE_INTEGER).default(0);
+
+const PersonBody = Person.omit({ id: true });
+
+const ownSchools = z
+  .array(SchoolRules)
+  .max(20)
+  .superRefine((schools, context) => {
+    schools.forEach(({ id }, index) => {
+      const isTaken =
+        SCHOOL_IDS.some((known) => known === id) ||
+        schools.findIndex((each) => each.id === id) < index;
+      if (!isTaken) return;
+      const message = `there is a school "${id}" already`;
+      context.addIssue({ code: 'custom', path: [index, 'id'], message });
+    });
+  });
+
+/** What each route takes in its body. A route that is not here takes none. */
+export const BODIES = {
+  'POST /session': z.strictObject({
+    email,
+    password: z.string().min(1).max(200),
+    /** Of the second factor, where there is one. */
+    code: sixDigits.optional(),
+    /** One of the recovery codes, for whoever lost the authenticator. */
+    recovery: z.string().max(40).optional(),
+  }),
+  'POST /demo-session': z.strictObject({ timeZone }),
+  'POST /set-up': z.strictObject({
+    /** Printed at the first start, or given by an owner; not needed where anybody may set up a studio. */
+    code: z.string().max(64).default(''),
+    studio: z.string().trim().min(1, 'give the studio a name').max(120),
+    name: personName,
+    email,
+    password: NewPassword,
+    timeZone,
+  }),
+  'POST /links/look': z.strictObject({ token }),
+  'POST /links/use': z.strictObject({ token, password: NewPassword }),
+
+  'PUT /account/password': z.strictObject({ password, next: NewPassword }),
+  'POST /account/second-factor': ownPassword,
+  'PUT /account/second-factor': z.strictObject({
+    password,
+    secret: z
+      .string()
+      .max(32)
+      .regex(/^[A-Z2-7]{32}$/),
+    code: sixDigits,
+  }),
+  'DELETE /account/second-factor': ownPassword,
+  'POST /account/recovery-codes': ownPassword,
+
+  'POST /classes': z.strictObject({
+    title: PlanDetails.shape.title,
+    startsAt: moment,
+    targetS: PlanDetails.shape.targetS.default(3000),
+    /** Takes the plan of another class of the studio. */
+    copyOf: z.uuid().optional(),
+  }),
+  'PATCH /classes/:id': z.strictObject({ revision: revisionRead, startsAt: moment }),
+  'PUT /classes/:id/plan': z.strictObject({ revision: revisionRead, plan: Plan }),
+  'PUT /classes/:id/cover': z.strictObject({ userId: z.uuid().nullable() }),
+  'PUT /classes/:id/attendees': z.strictObject({
+    revision: revisionRead,
+    personIds: z.array(z.uuid()).max(300),
+  }),
+  'PATCH /classes/:id/attendees/:personId': z
+    .strictObject({
+      today: z.array(CautionEntry).max(10),
+      todayNote: z.string().max(500),
+      choices: HandChoices,
+    })
+    .partial()
+    .extend({ revision: revisionRead }),
+  'POST /classes/:id/events': z.strictObject({
+    events: z.array(LiveEvent).min(1).max(200),
+    after: seq,
+  }),
+  'PUT /classes/:id/note': z.strictObject({
+    revision: revisionRead,
+    /** How hard it was for the group: 1 easy to 5 very hard. */
+    effort: z.number().int().min(1).max(5).nullable(),
+    note: z.string().max(4000),
+  }),
+
+  'PUT /exercises/:slug': z.strictObject({
+    /** The version that was opened; 0 for a new exercise. */
+    version: revisionRead,
+    exercise: Exercise,
+  }),
+
+  'POST /people': PersonBody,
+  'PUT /people/:id': PersonBody.extend({ revision: revisionRead }),
+
+  'PATCH /studio': z
+    .strictObject({
+      name: z.string().trim().min(1, 'give the studio a name').max(120),
+      cupboard: Cupboard,
+      pace: Pace,
+      /** Months after which people who came to nothing are taken out; null for never. */
+      retentionMonths: z.number().int().min(3).max(240).nullable(),
+      /** Whether everybody signs in with a second factor; whoever has none sets one up first. */
+      needsSecondFactor: z.boolean(),
+      schools: ownSchools,
+    })
+    .partial()
+    .extend({ revision: revisionRead }),
+
+  'POST /team/invitations': z
+    .strictObject({ name: personName, email, role: z.enum(ROLES), until })
+    .refine(({ role, until: last }) => role !== 'owner' || last === null, {
+      path: ['until'],
+      message: 'an owner stays',
+    }),
+  'PATCH /team/:id': z.strictObject({ role: z.enum(ROLES), until }),
+} as const satisfies Partial<Record<RouteName, z.ZodType>>;
+
+/** What each route takes behind its address. */
+export const QUERIES = {
+  'GET /today': z.strictObject({ from: moment }),
+  'GET /classes': z.strictObject({
+    before: moment.optional(),
+    limit: z.coerce.number().int().min(1).max(100).default(50),
+  }),
+  'GET /classes/:id/events': z.strictObject({ after: seq }),
+  'GET /trail': z.strictObject({
+    before: z.coerce.number().int().min(1).max(Number.MAX_SAFE_INTEGER).optional(),
+  }),
+} as const satisfies Partial<Record<RouteName, z.ZodType>>;
