@@ -1,28 +1,11 @@
-import type { Express } from 'express';
-import type { Sequelize } from 'sequelize';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { ClassRow, PlanRevision } from '../db/models.ts';
 import { cleanUp } from '../keeping/clean-up.ts';
-import {
-  makeClass,
-  makePerson,
-  makeStudio,
-  openTestDatabase,
-  testApp,
-  type TestMember,
-} from '../testing/test-studio.ts';
+import { makeClass, makePerson, makeStudio, openTestApp } from '../testing/test-studio.ts';
 
-let database: Sequelize;
-let app: Express;
-let member: TestMember;
-
-beforeAll(async () => {
-  database = await openTestDatabase();
-  app = testApp(database);
-  member = await makeStudio(app, 'studio');
-});
-afterAll(() => database.close());
+const { database, app } = await openTestApp();
+const member = await makeStudio(app, 'studio');
 
 interface Lesson {
   revision: number;

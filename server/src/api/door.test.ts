@@ -1,12 +1,11 @@
 import type { Express } from 'express';
-import type { Sequelize } from 'sequelize';
 import request from 'supertest';
 import { mkdir, mkdtemp, readdir, readFile, stat, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { waitAfter } from '../auth/tries.ts';
 import { SCHOOLS } from '@wrenfern/core/plan/schools';
-import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { Fact, Link, SessionRow, Studio, Tries, User } from '../db/models.ts';
 import { createLink } from '../auth/links.ts';
 import { cleanUp } from '../keeping/clean-up.ts';
@@ -14,19 +13,16 @@ import {
   addMember,
   makeClass,
   makeStudio,
-  openTestDatabase,
+  openTestApp,
   PASSWORD,
   testApp,
   type TestMember,
 } from '../testing/test-studio.ts';
 
-let database: Sequelize;
+const { database } = await openTestApp();
 let app: Express;
 let owner: TestMember;
 
-beforeAll(async () => {
-  database = await openTestDatabase();
-});
 beforeEach(async () => {
   await Studio.destroy({ where: {} });
   await Link.destroy({ where: {} });
@@ -35,7 +31,6 @@ beforeEach(async () => {
   app = testApp(database);
   owner = await makeStudio(app, 'studio');
 });
-afterAll(() => database.close());
 
 const codeOf = (response: request.Response) => (response.body as { code?: string }).code;
 

@@ -1,29 +1,11 @@
-import type { Express } from 'express';
-import type { Sequelize } from 'sequelize';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { builtInCatalogue } from '@wrenfern/library';
-import {
-  makeClass,
-  makeStudio,
-  openTestDatabase,
-  testApp,
-  type TestMember,
-} from '../testing/test-studio.ts';
+import { makeClass, makeStudio, openTestApp } from '../testing/test-studio.ts';
 
-let database: Sequelize;
-let app: Express;
-let mine: TestMember;
-let theirs: TestMember;
-
-beforeAll(async () => {
-  database = await openTestDatabase();
-  app = testApp(database);
-  mine = await makeStudio(app, 'own-exercises');
-  theirs = await makeStudio(app, 'other-exercises');
-});
-
-afterAll(() => database.close());
+const { app } = await openTestApp();
+const mine = await makeStudio(app, 'own-exercises');
+const theirs = await makeStudio(app, 'other-exercises');
 
 const own = (slug: string, change: Partial<Exercise> = {}): Exercise => ({
   ...builtInCatalogue.require('chest-lift'),

@@ -1,6 +1,4 @@
-import type { Express } from 'express';
-import type { Sequelize } from 'sequelize';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { PersonRow, Trail } from '../db/models.ts';
 import { cleanUp } from '../keeping/clean-up.ts';
 import { wholeText } from '../testing/old-world.ts';
@@ -9,21 +7,11 @@ import {
   makeClass,
   makePerson,
   makeStudio,
-  openTestDatabase,
-  testApp,
-  type TestMember,
+  openTestApp,
 } from '../testing/test-studio.ts';
 
-let database: Sequelize;
-let app: Express;
-let owner: TestMember;
-
-beforeAll(async () => {
-  database = await openTestDatabase();
-  app = testApp(database);
-  owner = await makeStudio(app, 'studio');
-});
-afterAll(() => database.close());
+const { database, app } = await openTestApp();
+const owner = await makeStudio(app, 'studio');
 
 const SECRETS = {
   note: 'lives alone on the hill',

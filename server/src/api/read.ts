@@ -1,6 +1,5 @@
 import type { Request } from 'express';
 import { z } from 'zod';
-import { findUnbounded } from '@wrenfern/core/movement/bounds';
 import { findBrokenText } from './broken-text.ts';
 import { ApiError, faultsOf } from './errors.ts';
 import { BODIES, QUERIES } from './requests.ts';
@@ -24,7 +23,6 @@ export function readQuery<R extends keyof Queries>(route: R, request: Request): 
 }
 
 function readWith(schema: z.ZodType, value: unknown): unknown {
-  needBounds(schema);
   const broken = findBrokenText(value);
   if (broken) {
     throw new ApiError('invalid', [{ path: broken, message: 'holds half a letter, or none' }]);
@@ -32,16 +30,6 @@ function readWith(schema: z.ZodType, value: unknown): unknown {
   const parsed = schema.safeParse(value);
   if (!parsed.success) throw new ApiError('invalid', faultsOf(parsed.error));
   return parsed.data;
-}
-
-const bounded = new WeakSet<z.ZodType>();
-
-/** A request's schema without an end to some list or text is our mistake, not the caller's. */
-function needBounds(schema: z.ZodType): void {
-  if (bounded.has(schema)) return;
-  const unbounded = findUnbounded(schema);
-  if (unbounded.length > 0) throw new Error(`a request is unbounded at ${unbounded.join(', ')}`);
-  bounded.add(schema);
 }
 
 /** An id from the address; one that can't be an id is nowhere to be found. */

@@ -1,30 +1,21 @@
-import type { Express } from 'express';
 import { Secret, TOTP } from 'otpauth';
-import type { Sequelize } from 'sequelize';
 import request from 'supertest';
-import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { User } from '../db/models.ts';
 import {
   addMember,
   makeStudio,
-  openTestDatabase,
+  openTestApp,
   PASSWORD,
-  testApp,
   type TestMember,
 } from '../testing/test-studio.ts';
 
-let database: Sequelize;
-let app: Express;
+const { app } = await openTestApp();
 let owner: TestMember;
 
-beforeAll(async () => {
-  database = await openTestDatabase();
-  app = testApp(database);
-});
 beforeEach(async () => {
   owner = await makeStudio(app, 'locked');
 });
-afterAll(() => database.close());
 
 const codeOf = ({ body }: { body: unknown }) => (body as { code?: string }).code;
 const codeAt = (secret: string, atMs: number) =>

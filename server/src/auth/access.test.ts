@@ -1,7 +1,5 @@
-import type { Express } from 'express';
-import type { Sequelize } from 'sequelize';
 import request, { type Agent } from 'supertest';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { ClassRow, ROLES, SessionRow, User, type Role } from '../db/models.ts';
 import { registeredRoutes } from '../testing/routes.ts';
 import {
@@ -9,9 +7,7 @@ import {
   makeClass,
   makePerson,
   makeStudio,
-  openTestDatabase,
-  testApp,
-  type TestMember,
+  openTestApp,
 } from '../testing/test-studio.ts';
 import { ACCESS, mayCall } from './access.ts';
 
@@ -88,19 +84,10 @@ const OPEN = [
 /** Never answers by itself; who may follow a class is tested with the stream. */
 const STREAM = 'GET /classes/:id/events/stream';
 
-let database: Sequelize;
-let app: Express;
-let mine: TestMember;
-let theirs: TestMember;
+const { app } = await openTestApp();
+const mine = await makeStudio(app, 'mine');
+const theirs = await makeStudio(app, 'theirs');
 let coverUserId = '';
-
-beforeAll(async () => {
-  database = await openTestDatabase();
-  app = testApp(database);
-  mine = await makeStudio(app, 'mine');
-  theirs = await makeStudio(app, 'theirs');
-});
-afterAll(() => database.close());
 
 interface Target {
   classId: string;

@@ -1,25 +1,19 @@
 import { DateTime } from 'luxon';
-import type { Sequelize } from 'sequelize';
 import request from 'supertest';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { checkPlan } from '@wrenfern/core/plan/plan';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import { builtInCatalogue } from '@wrenfern/library';
 import { ClassEvent, ClassRow, PersonRow, Studio } from '../db/models.ts';
 import { cleanUp } from '../keeping/clean-up.ts';
-import { makeStudio, openTestDatabase, testApp } from '../testing/test-studio.ts';
+import { makeStudio, openTestApp, testApp } from '../testing/test-studio.ts';
 import { openDemo } from './open-demo.ts';
 import { BACK_EASE, FOUNDATIONS, SMALL_BALL, TIMED_SETS } from './plans.ts';
 
 const NOW = new Date('2026-11-25T09:00:00Z');
 
-let database: Sequelize;
-
-beforeAll(async () => {
-  database = await openTestDatabase();
-  await openDemo('Europe/Lisbon', 10, NOW);
-});
-afterAll(() => database.close());
+const { database } = await openTestApp();
+await openDemo('Europe/Lisbon', 10, NOW);
 
 describe('the demo studio', () => {
   it('has fourteen people, four plans, twelve weeks behind it and today ahead', async () => {

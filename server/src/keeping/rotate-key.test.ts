@@ -1,33 +1,22 @@
-import type { Express } from 'express';
-import type { Sequelize } from 'sequelize';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { afterAll, expect, it } from 'vitest';
 import { PersonRow, User } from '../db/models.ts';
 import {
   makeClass,
   makePerson,
   makeStudio,
-  openTestDatabase,
-  testApp,
+  openTestApp,
   TEST_KEY,
-  type TestMember,
 } from '../testing/test-studio.ts';
 import { useKey } from './records.ts';
 import { rotateKey } from './rotate-key.ts';
 import { deriveKey, seal, unseal } from './seal.ts';
 
 const NEXT = deriveKey('another secret, long enough for a key', 'records');
-let database: Sequelize;
-let app: Express;
-let owner: TestMember;
+const { app } = await openTestApp();
+const owner = await makeStudio(app, 'studio');
 
-beforeAll(async () => {
-  database = await openTestDatabase();
-  app = testApp(database);
-  owner = await makeStudio(app, 'studio');
-});
-afterAll(async () => {
+afterAll(() => {
   useKey(TEST_KEY);
-  await database.close();
 });
 
 it('seals everything anew, also in the wastebasket, and can be begun again', async () => {

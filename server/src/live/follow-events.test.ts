@@ -1,37 +1,28 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import type { Express } from 'express';
-import type { Sequelize } from 'sequelize';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, describe, expect, it } from 'vitest';
 import { ClassEvent } from '../db/models.ts';
 import {
   addMember,
   makeClass,
   makeStudio,
-  openTestDatabase,
+  openTestApp,
   PASSWORD,
   testApp,
   type TestMember,
 } from '../testing/test-studio.ts';
 
-let database: Sequelize;
-let apps: [Express, Express];
-let servers: Server[] = [];
-let owner: TestMember;
+const { database, app } = await openTestApp();
+// Two processes share nothing but the table; here they are two apps.
+const apps = [app, testApp(database)] as const;
+const servers = apps.map((each) => createServer(each).listen(0, '127.0.0.1'));
+const owner = await makeStudio(app, 'studio');
 
-beforeAll(async () => {
-  database = await openTestDatabase();
-  // Two processes share nothing but the table; here they are two apps.
-  apps = [testApp(database), testApp(database)];
-  servers = apps.map((app) => createServer(app).listen(0, '127.0.0.1'));
-  owner = await makeStudio(apps[0], 'studio');
-});
-afterAll(async () => {
+afterAll(() => {
   for (const server of servers) {
     server.closeAllConnections();
     server.close();
   }
-  await database.close();
 });
 
 const portOf = (server: Server | undefined) => (server?.address() as AddressInfo).port;
@@ -127,7 +118,7 @@ describe('following a class', () => {
     const classId = await makeClass(owner);
     const reader = await addMember(apps[0], owner.studioId, 'reader');
     expect((await follow(reader, servers[0], classId)).status).toBe(403);
-    const stranger = await makeStudio(apps[0], 'stranger');
+    const stranger = await makeStudio(app, 'stranger');
     expect((await follow(stranger, servers[0], classId)).status).toBe(404);
   });
 });

@@ -3,6 +3,7 @@ import type { Express } from 'express';
 import { pino } from 'pino';
 import type { Sequelize } from 'sequelize';
 import request, { type Agent } from 'supertest';
+import { afterAll } from 'vitest';
 import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
 import { createApp, type AppParts } from '../app.ts';
 import { deriveKey } from '../keeping/seal.ts';
@@ -57,6 +58,13 @@ export function testApp(database: Sequelize, change: Partial<AppParts> = {}): Ex
     }),
     ...change,
   });
+}
+
+/** The test database and an app over it for the tests of one file; closed when they are done. */
+export async function openTestApp(): Promise<{ database: Sequelize; app: Express }> {
+  const database = await openTestDatabase();
+  afterAll(() => database.close());
+  return { database, app: testApp(database) };
 }
 
 export interface TestMember {
