@@ -29,6 +29,14 @@ export default defineConfig({
         },
       },
       project('web', ['web/src/**/*.test.ts']),
+      {
+        test: {
+          name: 'screens',
+          include: ['web/src/**/*.test.tsx'],
+          environment: 'jsdom' as const,
+          testTimeout: 20_000,
+        },
+      },
     ],
   },
 });
