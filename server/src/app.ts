@@ -143,12 +143,14 @@ const CONTENT_POLICY = {
 
 function requestIds(log: Logger): express.RequestHandler {
   return (request, response, next) => {
-    request.requestId = randomUUID();
+    const requestId = randomUUID();
+    request.requestId = requestId;
+    request.note = (event, about) => log.info({ requestId, event, ...about }, 'security');
     response.setHeader('X-Request-Id', request.requestId);
     const startedAt = process.hrtime.bigint();
     response.on('finish', () => {
       const tookMs = Number(process.hrtime.bigint() - startedAt) / 1e6;
-      const { method, originalUrl, requestId } = request;
+      const { method, originalUrl } = request;
       log.info({ requestId, method, path: originalUrl, status: response.statusCode, tookMs });
     });
     next();

@@ -77,8 +77,13 @@ async function tellCodes({ letIn }: Config, log: Logger): Promise<void> {
   }
   if (!letIn) return;
   const user = await User.findOne({ where: { email: letIn.trim().toLowerCase() } });
-  if (user) process.stdout.write(`let-in path: /join#${await createReset(user)}\n`);
-  else log.warn('nobody has the address that was to be let in');
+  if (!user) {
+    log.warn('nobody has the address that was to be let in');
+    return;
+  }
+  // Whoever runs the machine vouches for them: there may be no owner left who could.
+  await user.update({ secondFactor: null, recoveryHashes: null });
+  process.stdout.write(`let-in path: /join#${await createReset(user)}\n`);
 }
 
 main().catch((error: unknown) => {

@@ -64,13 +64,15 @@ export function accountRouter({ key, throttle }: AccountParts) {
     const user = await proven(member, body.password);
     await user.update({ passwordHash: await hashPassword(body.next) });
     await endSessionsOf(user);
+    request.note('password-changed', { userId: user.id });
     await signIn(request, user);
     response.status(204).end();
   });
 
   /** Everywhere, this device included. */
-  on('DELETE /account/sessions', async (_request, response, member) => {
+  on('DELETE /account/sessions', async (request, response, member) => {
     await endSessionsOf(await userOf(member));
+    request.note('sessions-ended', { userId: member.userId });
     response.status(204).end();
   });
 
@@ -98,6 +100,10 @@ export function accountRouter({ key, throttle }: AccountParts) {
     }
     const { codes, hashes } = createRecoveryCodes();
     await user.update({ secondFactor: sealed, recoveryHashes: hashes });
+    request.note('second-factor-set', { userId: user.id });
+    // Whoever came in without it elsewhere comes in anew.
+    await endSessionsOf(user);
+    await signIn(request, user);
     response.json({ recoveryCodes: codes });
   });
 
@@ -107,6 +113,7 @@ export function accountRouter({ key, throttle }: AccountParts) {
     const studio = await Studio.findByPk(member.studioId);
     if (studio?.needsSecondFactor) throw new ApiError('second-factor-needed');
     await user.update({ secondFactor: null, recoveryHashes: null });
+    request.note('second-factor-ended', { userId: user.id });
     response.status(204).end();
   });
 

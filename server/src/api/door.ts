@@ -86,10 +86,7 @@ export function doorRouter(parts: DoorParts) {
       if (link.kind === 'reset') {
         const known = await User.findByPk(link.userId ?? '', { transaction });
         if (!known) throw new ApiError('link-spent');
-        return known.update(
-          { passwordHash, secondFactor: null, recoveryHashes: null },
-          { transaction },
-        );
+        return known.update({ passwordHash }, { transaction });
       }
       if (link.kind !== 'invite' || !link.studioId || !link.email || !link.role) {
         throw new ApiError('link-spent');
@@ -109,9 +106,14 @@ export function doorRouter(parts: DoorParts) {
       );
     });
     const user = await untold(made);
-    if (link.kind === 'reset') await endSessionsOf(user);
-    await signIn(request, user);
-    response.status(201).end();
+    if (link.kind === 'reset') {
+      await endSessionsOf(user);
+      request.note('password-changed', { userId: user.id });
+    }
+    // A link that came by mail or by hand is no second factor: that is asked for at the door.
+    const signedIn = !user.secondFactor;
+    if (signedIn) await signIn(request, user);
+    response.status(201).json({ signedIn });
   });
 
   return router;

@@ -24,6 +24,11 @@ export function handleErrors(log: Logger): ErrorRequestHandler {
         known.code,
       );
     }
+    if (REFUSED.has(known.code)) {
+      // A request that never got as far as its session has none.
+      const userId = (request as Partial<typeof request>).session?.member?.userId;
+      request.note('refused', { code: known.code, ...(userId ? { userId } : {}) });
+    }
     if (response.headersSent) {
       next(error);
       return;
@@ -39,6 +44,16 @@ export function handleErrors(log: Logger): ErrorRequestHandler {
 }
 
 const NOTED = new Set<ErrorCode>(['unexpected', 'unreadable', 'database-away', 'busy']);
+/** Somebody tried what they may not, or guessed. */
+const REFUSED = new Set<ErrorCode>([
+  'wrong-credentials',
+  'second-factor',
+  'second-factor-needed',
+  'not-allowed',
+  'cross-site',
+  'link-spent',
+  'too-many',
+]);
 const RETRY_S = 3;
 
 function recognise(error: unknown): ApiError {

@@ -13,6 +13,8 @@ const BARE = [
   'DELETE /people/:id',
   'DELETE /people/:id/everything',
   'DELETE /team/:id',
+  'DELETE /team/:id/sessions',
+  'DELETE /team/:id/second-factor',
   'DELETE /team/invitations/:id',
   'DELETE /wastebasket',
   'DELETE /wastebasket/:kind/:id',

@@ -49,6 +49,14 @@ describe('a second factor', () => {
     await signIn({ code }).expect(401);
   });
 
+  it('signs out every other device when it is set up', async () => {
+    const other = request.agent(app);
+    await other.post('/api/session').send({ email: owner.email, password: PASSWORD }).expect(204);
+    await setUp();
+    await other.get('/api/session').expect(401);
+    await owner.agent.get('/api/session').expect(200);
+  });
+
   it('does not lie open in the database', async () => {
     const { secret, recoveryCodes } = await setUp();
     const user = await User.findByPk(owner.userId);
@@ -146,6 +154,25 @@ describe('a studio that asks everybody for a second factor', () => {
     expect(codeOf(await end())).toBe('second-factor-needed');
     await ask(false, 2).expect(200);
     await end().expect(204);
+  });
+});
+
+describe('somebody who lost authenticator and recovery codes', () => {
+  it('comes in with the password alone once an owner has ended theirs, and nobody else can end it', async () => {
+    const nia = await addMember(app, owner.studioId, 'instructor');
+    await setUp(nia);
+    const withPassword = () =>
+      request(app).post('/api/session').send({ email: nia.email, password: PASSWORD });
+    expect(codeOf(await withPassword())).toBe('second-factor');
+    const other = await addMember(app, owner.studioId, 'instructor');
+    await other.agent.delete(`/api/team/${nia.userId}/second-factor`).expect(403);
+    await owner.agent.delete(`/api/team/${nia.userId}/second-factor`).expect(204);
+    await nia.agent.get('/api/session').expect(401);
+    await withPassword().expect(204);
+  });
+
+  it('is not an owner who ends their own without the password', async () => {
+    await owner.agent.delete(`/api/team/${owner.userId}/second-factor`).expect(403);
   });
 });
 

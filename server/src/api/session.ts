@@ -1,3 +1,4 @@
+import type { Request } from 'express';
 import { closedRouter } from '../auth/closed-router.ts';
 import { createKnownDevices, hashOf } from '../auth/known-device.ts';
 import { checkPassword } from '../auth/passwords.ts';
@@ -24,13 +25,17 @@ export function sessionRouter({ sessionSecret, secureCookies, key }: SessionPart
   /** A whole studio sits behind one address. */
   const byAddress = createThrottle('sign-in-address', { free: 40, forgetS: 3_600 });
 
-  async function needSecondFactor(user: User, code?: string, recovery?: string): Promise<void> {
+  async function needSecondFactor(request: Request, user: User): Promise<void> {
+    const { code, recovery } = readBody('POST /session', request);
     if (code === undefined && recovery === undefined) throw new ApiError('second-factor');
     const [path, isRight] =
       recovery === undefined
         ? (['code', await useCode(key, user, code ?? '')] as const)
         : (['recovery', await useRecoveryCode(user, recovery)] as const);
-    if (isRight) return;
+    if (isRight) {
+      if (path === 'recovery') request.note('recovery-code-used', { userId: user.id });
+      return;
+    }
     throw new ApiError('second-factor', [{ path: [path], message: 'this code is not right' }]);
   }
 
@@ -44,7 +49,7 @@ export function sessionRouter({ sessionSecret, secureCookies, key }: SessionPart
   });
 
   open('POST /session', async (request, response) => {
-    const { email: address, password, code, recovery } = readBody('POST /session', request);
+    const { email: address, password } = readBody('POST /session', request);
     const deviceId = devices.idOf(request, address);
     const account = hashOf(address);
     const from = request.ip ?? 'nowhere';
@@ -57,7 +62,7 @@ export function sessionRouter({ sessionSecret, secureCookies, key }: SessionPart
     if (!(await checkPassword(password, user?.passwordHash)) || !user) {
       throw new ApiError('wrong-credentials');
     }
-    if (user.secondFactor) await needSecondFactor(user, code, recovery);
+    if (user.secondFactor) await needSecondFactor(request, user);
     if (user.until && user.until < new Date().toISOString().slice(0, 10)) {
       throw new ApiError('wrong-credentials');
     }

@@ -33,6 +33,7 @@ export function teamRouter(outbox: Outbox) {
       'You are invited to a studio',
       `Open this path on the studio's Wrenfern, once, within seven days: /join#${token}`,
     );
+    request.note('invited', { userId: member.userId });
     response.status(201).json({ id, path: `/join#${token}` });
   });
 
@@ -48,20 +49,40 @@ export function teamRouter(outbox: Outbox) {
     const user = await changeable(member, readId(request));
     await user.update(change);
     await endSessionsOf(user);
+    request.note('part-changed', { userId: user.id });
     response.json(told(user));
   });
 
   on('DELETE /team/:id', async (request, response, member) => {
     const user = await changeable(member, readId(request));
     await user.destroy();
+    request.note('member-removed', { userId: user.id });
     response.status(204).end();
   });
 
-  /** A one-time link to choose another password; the old one and the second factor end when it is used. */
+  /** Signs somebody out everywhere, such as from a tablet that was lost. */
+  on('DELETE /team/:id/sessions', async (request, response, member) => {
+    const user = await changeable(member, readId(request));
+    await endSessionsOf(user);
+    request.note('sessions-ended', { userId: user.id });
+    response.status(204).end();
+  });
+
+  /** For whoever lost the authenticator and the recovery codes; the owner knows whom they have before them. */
+  on('DELETE /team/:id/second-factor', async (request, response, member) => {
+    const user = await changeable(member, readId(request));
+    await user.update({ secondFactor: null, recoveryHashes: null });
+    await endSessionsOf(user);
+    request.note('second-factor-ended', { userId: user.id });
+    response.status(204).end();
+  });
+
+  /** A one-time link to choose another password; the old one ends when it is used, the second factor stays. */
   on('POST /team/:id/reset', async (request, response, member) => {
     const user = await rowsOf(User, member.studioId).one({ id: readId(request) });
     if (member.isDemo) throw new ApiError('not-allowed');
     const token = await createReset(user);
+    request.note('reset-offered', { userId: user.id });
     await outbox.put(
       user.email,
       'Choose another password',
@@ -103,6 +124,7 @@ async function invitationsOf({ studioId }: Member) {
   }));
 }
 
-function told({ id, name, email: address, role, until: last }: User) {
-  return { id, name, email: address, role, until: last ?? null };
+function told({ id, name, email: address, role, until: last, secondFactor }: User) {
+  const hasSecondFactor = Boolean(secondFactor);
+  return { id, name, email: address, role, until: last ?? null, hasSecondFactor };
 }

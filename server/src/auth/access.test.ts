@@ -57,6 +57,8 @@ const ROUTES: [route: string, who: string, stranger: number][] = [
   ['DELETE /team/invitations/:id', 'o', 404],
   ['PATCH /team/:id', 'o', 404],
   ['POST /team/:id/reset', 'o', 404],
+  ['DELETE /team/:id/sessions', 'o', 404],
+  ['DELETE /team/:id/second-factor', 'o', 404],
   ['GET /wastebasket', 'oi', 200],
   ['POST /wastebasket/:kind/:id', 'oi', 404],
   ['DELETE /wastebasket/:kind/:id', 'o', 404],

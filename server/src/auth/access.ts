@@ -74,6 +74,8 @@ export const ACCESS = {
   'PATCH /team/:id': OWNER,
   'DELETE /team/:id': OWNER,
   'POST /team/:id/reset': OWNER,
+  'DELETE /team/:id/sessions': OWNER,
+  'DELETE /team/:id/second-factor': OWNER,
 
   'GET /wastebasket': STAFF,
   'POST /wastebasket/:kind/:id': STAFF,

@@ -13,7 +13,7 @@ function appOf(handler: ClosedHandler) {
   const app = express();
   app.use((asked, _response, next) => {
     const member = { userId: 'u', userName: 'U', studioId: 's', role: 'owner', isDemo: false };
-    Object.assign(asked, { session: { member }, requestId: 'r' });
+    Object.assign(asked, { session: { member }, requestId: 'r', note: () => undefined });
     next();
   });
   app.use(router, handleErrors(pino({ level: 'silent' })));

@@ -1,7 +1,8 @@
 import { createHash, createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
 import type { Request, Response } from 'express';
 
-const KEPT_MS = 365 * 86_400_000;
+const DAY_MS = 86_400_000;
+const KEPT_DAYS = 365;
 const NONCE_BYTES = 18;
 
 /**
@@ -12,33 +13,37 @@ export function createKnownDevices(secret: string, secure: boolean) {
   const key = createHmac('sha256', secret).update('known devices').digest();
   const nameFor = (email: string) =>
     `${secure ? '__Host-' : ''}wrenfern-device-${hashOf(email).slice(0, 12)}`;
-  const sign = (email: string, nonce: string) =>
-    createHmac('sha256', key).update(`${email}\n${nonce}`).digest('base64url');
+  const sign = (email: string, nonce: string, day: string) =>
+    createHmac('sha256', key).update(`${email}\n${nonce}\n${day}`).digest('base64url');
 
   return {
     /** What this device is called in the count of tries; undefined when it is not known. */
     idOf(request: Request, email: string): string | undefined {
       const cookie = cookieOf(request, nameFor(email));
-      const [nonce = '', signature = ''] = (cookie ?? '').split('.');
-      const expected = Buffer.from(sign(email, nonce));
+      const [nonce = '', day = '', signature = ''] = (cookie ?? '').split('.');
+      const expected = Buffer.from(sign(email, nonce, day));
       const given = Buffer.from(signature);
       if (given.length !== expected.length || !timingSafeEqual(given, expected)) return undefined;
-      return nonce;
+      return Number(day) + KEPT_DAYS > today() ? nonce : undefined;
     },
 
     remember(request: Request, response: Response, email: string): void {
       if (this.idOf(request, email)) return;
       const nonce = randomBytes(NONCE_BYTES).toString('base64url');
-      response.cookie(nameFor(email), `${nonce}.${sign(email, nonce)}`, {
+      const day = String(today());
+      response.cookie(nameFor(email), `${nonce}.${day}.${sign(email, nonce, day)}`, {
         httpOnly: true,
         sameSite: 'lax',
         secure,
         path: '/',
-        maxAge: KEPT_MS,
+        maxAge: KEPT_DAYS * DAY_MS,
       });
     },
   };
 }
+
+/** Days since 1970. */
+const today = () => Math.floor(Date.now() / DAY_MS);
 
 /** Addresses of people stand in no count of tries: only their hash does. */
 export function hashOf(text: string): string {

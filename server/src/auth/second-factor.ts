@@ -56,8 +56,8 @@ export async function useCode(key: Buffer, user: User, code: string): Promise<bo
 
 /** Recovery codes that somebody keeps for the day on which the authenticator is lost. */
 const RECOVERY_CODES = 10;
-/** Eighty bits: out of reach of guessing even for whoever reads the hashes. */
-const RECOVERY_LETTERS = 16;
+/** A hundred and twenty bits: out of reach of guessing for whoever reads the hashes, too. */
+const RECOVERY_LETTERS = 24;
 
 /** New codes to be written down, told once, and the hashes that are kept of them. */
 export function createRecoveryCodes(): { codes: string[]; hashes: string[] } {

@@ -14,6 +14,21 @@ export interface Member {
   lacksSecondFactor: boolean;
 }
 
+/** What is written down of who came in, who was refused, and what was changed about coming in. */
+export type SecurityEvent =
+  | 'signed-in'
+  | 'signed-out'
+  | 'refused'
+  | 'password-changed'
+  | 'second-factor-set'
+  | 'second-factor-ended'
+  | 'recovery-code-used'
+  | 'sessions-ended'
+  | 'invited'
+  | 'reset-offered'
+  | 'part-changed'
+  | 'member-removed';
+
 declare module 'express-session' {
   interface SessionData {
     member?: Member;
@@ -28,6 +43,8 @@ declare global {
   namespace Express {
     interface Request {
       requestId: string;
+      /** Writes down something that matters to whoever guards the server: no addresses, no secrets. */
+      note: (event: SecurityEvent, about?: { userId?: string; code?: string }) => void;
     }
   }
 }
@@ -46,10 +63,13 @@ export async function signIn(request: Request, user: User): Promise<void> {
     request.session.save((error?: Error) => (error ? reject(error) : resolve()));
   });
   delete request.session.begins;
+  request.note('signed-in', { userId: user.id });
   await Studio.update({ usedAt: new Date() }, { where: { id: user.studioId }, silent: true });
 }
 
 export async function signOut(request: Request): Promise<void> {
+  const userId = request.session.member?.userId;
+  if (userId) request.note('signed-out', { userId });
   await new Promise<void>((resolve, reject) => {
     request.session.destroy((error?: Error) => (error ? reject(error) : resolve()));
   });

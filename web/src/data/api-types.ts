@@ -198,9 +198,10 @@ export interface TeamMember {
   email: string;
   role: Role;
   until: string | null;
+  hasSecondFactor: boolean;
 }
 
-export interface Invitation extends TeamMember {
+export interface Invitation extends Omit<TeamMember, 'hasSecondFactor'> {
   expires: string;
 }
 

@@ -1,7 +1,12 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Account } from '../../data/api-types.ts';
-import { OWNER_SESSION, refusal, showScreen, standInForServer } from '../../testing/show-screen.tsx';
+import {
+  OWNER_SESSION,
+  refusal,
+  showScreen,
+  standInForServer,
+} from '../../testing/show-screen.tsx';
 import { Component as AccountScreen } from './account.tsx';
 
 standInForServer();

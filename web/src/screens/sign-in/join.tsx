@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { Link, useLocation } from 'react-router';
+import { Link, useLocation, useNavigate } from 'react-router';
 import type { LinkPurpose } from '../../data/api-types.ts';
 import { request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
@@ -44,12 +44,17 @@ export function Component() {
 
 function ChoosePassword({ token, purpose }: { token: string; purpose: LinkPurpose }) {
   const enter = useEnter();
+  const navigate = useNavigate();
   const form = useForm({ defaultValues: { password: '' } });
   const { errors, isSubmitting } = form.formState;
   const submit = form.handleSubmit(async ({ password }) => {
     try {
-      await request('POST', '/links/use', { token, password });
-      await enter();
+      const { signedIn } = await request<{ signedIn: boolean }>('POST', '/links/use', {
+        token,
+        password,
+      });
+      if (signedIn) await enter();
+      else await navigate('/sign-in');
     } catch (error) {
       form.setError('root', { message: sentenceOf(error) });
     }
@@ -61,7 +66,7 @@ function ChoosePassword({ token, purpose }: { token: string; purpose: LinkPurpos
       <p>
         {isNew
           ? `${purpose.name}, you are invited as ${ROLE_WORDS[purpose.role].name}. Choose a password that only you know.`
-          : 'Choose another password. You are then signed out everywhere else, and a second factor ends.'}
+          : 'Choose another password. You are then signed out everywhere else. A second factor stays: its code is asked for when you sign in.'}
       </p>
       <input type="hidden" autoComplete="username" value={purpose.email} readOnly />
       <TextField

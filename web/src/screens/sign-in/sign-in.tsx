@@ -107,7 +107,7 @@ function SignIn() {
           label="Recovery code"
           hint="One of those you kept when you set the second factor up; each opens once."
           autoComplete="off"
-          maxLength={24}
+          maxLength={40}
           error={errors.recovery?.message}
           {...form.register('recovery', { required: 'Give a recovery code.' })}
         />

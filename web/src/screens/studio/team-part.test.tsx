@@ -12,6 +12,7 @@ const IDA: TeamMember = {
   email: 'ida@studio.example',
   role: 'owner',
   until: null,
+  hasSecondFactor: false,
 };
 const BRAM: TeamMember = {
   id: 'u2',
@@ -19,6 +20,7 @@ const BRAM: TeamMember = {
   email: 'bram@studio.example',
   role: 'instructor',
   until: null,
+  hasSecondFactor: false,
 };
 
 const team = (members = [IDA, BRAM], invitations: Invitation[] = []) => ({

@@ -227,6 +227,28 @@ function MemberSheet({ member, reload }: { member: TeamMember; reload: () => voi
           </Button>
         )}
         <Button
+          className="self-start"
+          onClick={() => void act(() => request('DELETE', `/team/${member.id}/sessions`), true)}
+        >
+          Sign out everywhere
+        </Button>
+        {member.hasSecondFactor ? (
+          <>
+            <Button
+              className="self-start"
+              onClick={() =>
+                void act(() => request('DELETE', `/team/${member.id}/second-factor`), true)
+              }
+            >
+              End the second factor
+            </Button>
+            <p className="text-soft">
+              Only for somebody you have before you, who lost the authenticator and the recovery
+              codes. They sign in with the password alone and set up another.
+            </p>
+          </>
+        ) : null}
+        <Button
           look="warn"
           className="self-start"
           onClick={() => void act(() => request('DELETE', `/team/${member.id}`), true)}

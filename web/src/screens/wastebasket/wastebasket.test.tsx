@@ -1,7 +1,12 @@
 import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Wasted } from '../../data/api-types.ts';
-import { OWNER_SESSION, refusal, showScreen, standInForServer } from '../../testing/show-screen.tsx';
+import {
+  OWNER_SESSION,
+  refusal,
+  showScreen,
+  standInForServer,
+} from '../../testing/show-screen.tsx';
 import { Component as Wastebasket } from './wastebasket.tsx';
 
 standInForServer();
