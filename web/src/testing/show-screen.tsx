@@ -58,12 +58,17 @@ interface ShowParts {
   at?: string;
   /** In place of the screen at every address. */
   routes?: RouteObject[];
+  /** For so long the same is not asked twice; as in the browser, 2000. */
+  dedupingMs?: number;
   /** By method and path, such as "PUT /account/password". */
   answers?: Record<`${string} ${string}`, Answer>;
 }
 
 /** Shows a screen with a server that answers as told; `sent` lists what it was asked to change. */
-export function showScreen(screen: ReactNode, { at = '/', answers = {}, routes }: ShowParts = {}) {
+export function showScreen(
+  screen: ReactNode,
+  { at = '/', answers = {}, routes, dedupingMs = 0 }: ShowParts = {},
+) {
   const sent: Sent[] = [];
   const session: Answer = () => ({ json: OWNER_SESSION });
   const all: Record<string, Answer> = { 'GET /session': session, ...answers };
@@ -85,7 +90,7 @@ export function showScreen(screen: ReactNode, { at = '/', answers = {}, routes }
     initialEntries: [at],
   });
   render(
-    <SWRConfig value={{ provider: () => new Map(), dedupingInterval: 0 }}>
+    <SWRConfig value={{ provider: () => new Map(), dedupingInterval: dedupingMs }}>
       <RouterProvider router={router} />
       <Toaster />
     </SWRConfig>,

@@ -25,8 +25,9 @@ export function SecondFactor({ account, isRequired, reload }: SecondFactorProps)
   return (
     <section aria-label="Second factor" className="flex flex-col gap-3">
       <h2 className="text-xl">Second factor</h2>
-      {codes ? <RecoveryCodes codes={codes} done={() => setCodes(undefined)} /> : null}
-      {account.hasSecondFactor ? (
+      {codes ? (
+        <RecoveryCodes codes={codes} done={() => setCodes(undefined)} />
+      ) : account.hasSecondFactor ? (
         <InUse left={account.recoveryCodesLeft} {...{ isRequired, keep, reload }} />
       ) : (
         <SetUpSecondFactor done={keep} />

@@ -9,7 +9,8 @@ export function useEnter(): () => Promise<void> {
   const [search] = useSearchParams();
   return async () => {
     forgetAsked();
-    await mutate(() => true, undefined, { revalidate: false });
+    // Asked again, also what was asked a moment ago: two seconds of refusals would be taken for answers.
+    await mutate(() => true, undefined);
     const to = search.get('to') ?? '/';
     await navigate(to.startsWith('/') && !to.startsWith('//') ? to : '/');
   };

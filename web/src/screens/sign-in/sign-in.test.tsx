@@ -1,5 +1,6 @@
-import { screen } from '@testing-library/react';
+import { act, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { RequireSession } from '../../app/shell.tsx';
 import { refusal, showScreen, standInForServer, type Answer } from '../../testing/show-screen.tsx';
 import { Component as SignIn } from './sign-in.tsx';
 
@@ -65,6 +66,29 @@ describe('signing in', () => {
     await fillIn(user);
     expect((await screen.findByRole('alert')).textContent).toBe('Email or password is wrong.');
     expect(screen.getByLabelText<HTMLInputElement>('Email').value).toBe('ida@studio.example');
+  });
+
+  it('shows the studio to whoever signs out and comes in again at once', async () => {
+    const { user, router } = showScreen(null, {
+      at: '/people',
+      routes: [
+        { path: '/sign-in', element: <SignIn /> },
+        {
+          path: '*',
+          element: (
+            <RequireSession>
+              <p>inside</p>
+            </RequireSession>
+          ),
+        },
+      ],
+      answers: { 'GET /door': door(), 'POST /session': () => ({}) },
+      dedupingMs: 2000,
+    });
+    expect(await screen.findByText('inside')).toBeTruthy();
+    await act(() => router.navigate('/sign-in'));
+    await fillIn(user);
+    expect(await screen.findByText('inside')).toBeTruthy();
   });
 
   it('goes back to where the reader was going, and to nowhere outside', async () => {
