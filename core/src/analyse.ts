@@ -8,6 +8,7 @@ import {
 import { groupOf } from './order/group.ts';
 import { reviewOrder, ruleContext } from './order/review.ts';
 import type { Finding } from './order/rule.ts';
+import { machineFindings } from './order/machine-findings.ts';
 import { missingFindings } from './order/missing-findings.ts';
 import { roomFindings } from './order/room-findings.ts';
 import { timeFindings } from './order/time-findings.ts';
@@ -16,11 +17,15 @@ import { chooseOptions, VERSIONS_AT_ONCE, type OptionsPlan } from './people/choo
 import { timePlan, type TimingContext } from './plan/timing/time-plan.ts';
 import type { Timeline } from './plan/timing/timeline.ts';
 import type { Plan } from './plan/plan.ts';
+import { gearBlocks, type GearBlock } from './room/gear-blocks.ts';
+import { PLAIN_MACHINES, type Machines } from './room/machines.ts';
 import { planProps, type Cupboard, type PropNeed } from './room/props.ts';
 
 export interface ClassContext extends TimingContext {
   attendees: readonly Attendee[];
   cupboard: Cupboard;
+  /** The studio's machines; plain ones when left out. */
+  machines?: Machines;
   /** The day of the class, year-month-day: decides which cautions are in force. */
   day: string;
   /** How many ways of one exercise a teacher can cue at once. */
@@ -35,12 +40,16 @@ export interface Analysis {
   balance: () => CoverageLine[];
   options: OptionsPlan;
   props: PropNeed[];
+  /** How the machines are set, block by block; none on the mat. */
+  gear: GearBlock[];
   findings: Finding[];
 }
 
 /** Cheap enough to run on every keystroke. What the catalogue lacks is told, never thrown. */
 export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext): Analysis {
-  const retime = (edited: Plan) => timePlan(edited, catalogue, context);
+  const machines = context.machines ?? PLAIN_MACHINES;
+  const timing = { gearSeconds: machines.seconds, ...context };
+  const retime = (edited: Plan) => timePlan(edited, catalogue, timing);
   const timeline = retime(plan);
   const atOnce = context.versionsAtOnce ?? VERSIONS_AT_ONCE;
   const fit = (of: Plan, timed: Timeline) => {
@@ -48,6 +57,7 @@ export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext)
     return { options, props: planProps(timed, options, catalogue, context.cupboard) };
   };
   const { options, props } = fit(plan, timeline);
+  const gear = gearBlocks(plan, timeline, catalogue, machines);
   const group = groupOf(context.attendees, context.day);
   const input = { plan, catalogue, timeline, retime, group };
   const rules = ruleContext(input);
@@ -65,6 +75,7 @@ export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext)
       versionsAtOnce: atOnce,
       rework: (edited) => fit(edited, retime(edited)),
     }),
+    ...machineFindings({ plan, gear, machines, attendees: context.attendees }),
   ];
   return {
     timeline,
@@ -72,6 +83,7 @@ export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext)
     balance: () => coverClass(rules),
     options,
     props,
+    gear,
     findings,
   };
 }

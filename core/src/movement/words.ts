@@ -91,3 +91,8 @@ export function someWords(words: readonly string[], most: number): string {
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
+
+const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five', 'six'] as const;
+
+/** A small number as it is said. */
+export const countWords = (count: number): string => COUNTS[count] ?? String(count);

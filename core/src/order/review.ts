@@ -1,3 +1,4 @@
+import { gearFor } from '../movement/gear.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import { applyEdit, type Edit } from '../plan/edits.ts';
 import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
@@ -109,7 +110,17 @@ export function ruleContext(input: ReviewInput): RuleContext {
     if (!item) return [];
     const exercise = catalogue.require(item.exercise);
     const option = optionOf(exercise, timed.option ?? exercise.standard);
-    return [{ item, timed, exercise, option, dose: doseOf(item, exercise, school), at }];
+    return [
+      {
+        item,
+        timed,
+        exercise,
+        option,
+        dose: doseOf(item, exercise, school),
+        gear: gearFor(option, item.gear),
+        at,
+      },
+    ];
   });
   return { plan, catalogue, timeline, school, group: input.group ?? groupOf([], ''), worked };
 }

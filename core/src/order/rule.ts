@@ -1,3 +1,4 @@
+import type { Gear } from '../movement/gear.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Dose } from '../movement/dose.ts';
 import type { Exercise, Option } from '../movement/exercise.ts';
@@ -17,6 +18,8 @@ export interface Worked {
   /** The option that the group is shown. */
   option: Option;
   dose: Dose;
+  /** How the machine is set for it, by the option or by the plan. */
+  gear: Gear | undefined;
   /** Place in the running order, pauses counted. */
   at: number;
 }

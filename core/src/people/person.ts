@@ -30,6 +30,8 @@ export const Person = z.strictObject({
     .record(SLUG, z.number().int().min(1).max(4))
     .refine((usual) => Object.keys(usual).length <= MOST_USUAL, 'more than there are exercises')
     .default({}),
+  /** Where their springs differ from what the class is told: a lighter or a stronger person. */
+  springs: z.enum(['lighter', 'heavier']).optional(),
   /** Foundations this person brings to a class, each to a depth. */
   holds: z.partialRecord(z.enum(FOUNDATIONS), Depth).default({}),
   cautions: z.array(CautionEntry).max(20).default([]),

@@ -66,6 +66,14 @@ const anyEdit = (): fc.Arbitrary<Edit> => {
       },
       { requiredKeys: ['type', 'itemId'] },
     ),
+    fc.record(
+      {
+        type: fc.constant('setGear' as const),
+        itemId,
+        gear: fc.constant({ springs: { heavy: 2 }, bar: 'low' as const }),
+      },
+      { requiredKeys: ['type', 'itemId'] },
+    ),
     fc.record({ type: fc.constant('setRest' as const), itemId, restS: fc.nat({ max: 600 }) }),
     fc.record({
       type: fc.constant('setPause' as const),

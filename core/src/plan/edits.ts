@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Dose } from '../movement/dose.ts';
+import { Gear } from '../movement/gear.ts';
 import {
   Item,
   Plan,
@@ -35,6 +36,7 @@ export const SingleEdit = z.discriminatedUnion('type', [
     itemId: id,
     restS: z.number().int().min(0).max(600),
   }),
+  z.strictObject({ type: z.literal('setGear'), itemId: id, gear: Gear.optional() }),
   z.strictObject({
     type: z.literal('setPause'),
     itemId: id,
@@ -110,6 +112,11 @@ function applySingle(plan: Plan, edit: SingleEdit): EditResult {
       return changeExercise(plan, edit.itemId, (item) => ({
         next: { ...item, restS: edit.restS },
         inverse: { type: 'setRest', itemId: item.id, restS: item.restS },
+      }));
+    case 'setGear':
+      return changeExercise(plan, edit.itemId, (item) => ({
+        next: withOptional(item, 'gear', edit.gear),
+        inverse: { type: 'setGear', itemId: item.id, gear: item.gear },
       }));
     case 'setPause':
       return changePause(plan, edit.itemId, (item) => ({
@@ -242,7 +249,7 @@ function kindOf(plan: Plan, itemId: string): Item['kind'] | undefined {
 }
 
 /** Sets a field, or takes it away so that the document stays as it was before it had one. */
-function withOptional<K extends 'dose' | 'options' | 'teaching'>(
+function withOptional<K extends 'dose' | 'options' | 'teaching' | 'gear'>(
   item: ExerciseItem,
   key: K,
   value: ExerciseItem[K],

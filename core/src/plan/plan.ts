@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { Catalogue } from '../movement/catalogue.ts';
 import { Dose } from '../movement/dose.ts';
 import type { Exercise } from '../movement/exercise.ts';
+import { Gear } from '../movement/gear.ts';
 import { Id } from '../movement/ids.ts';
 import { Machine, SLUG } from '../movement/vocabulary.ts';
 import { SchoolRules } from './school.ts';
@@ -23,6 +24,8 @@ export const ExerciseItem = z.strictObject({
   /** `full` when it is new to the group, `none` when it only repeats; worked out when left out. */
   teaching: TeachingStyle.optional(),
   restS: z.number().int().min(0).max(600).default(0),
+  /** Where the machine is set otherwise than the exercise has it. */
+  gear: Gear.optional(),
   note: z.string().max(1000).default(''),
 });
 export type ExerciseItem = z.infer<typeof ExerciseItem>;

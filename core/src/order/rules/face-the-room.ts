@@ -75,6 +75,6 @@ function turns(context: RuleContext): Problem[] {
 }
 
 function isTurned(a: Worked, b: Worked): boolean {
-  const [one, other] = [a.option.settings?.facing, b.option.settings?.facing];
+  const [one, other] = [a.gear?.facing, b.gear?.facing];
   return one !== undefined && other !== undefined && one !== other;
 }

@@ -1,4 +1,4 @@
-import type { MachineSetting } from '../../movement/exercise.ts';
+import { springsChanged } from '../../movement/gear.ts';
 import { SET_UP } from '../../plan/timing/pace.ts';
 import { leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
 import type { Problem, Rule, RuleContext, Worked } from '../rule.ts';
@@ -18,7 +18,7 @@ export const machineBlocks: Rule = {
   },
 };
 
-const boxOf = ({ option }: Worked) => option.settings?.box ?? 'none';
+const boxOf = ({ gear }: Worked) => gear?.box ?? 'none';
 
 function boxAgain(context: RuleContext): Problem[] {
   const { worked } = context;
@@ -49,7 +49,7 @@ function springJumps(context: RuleContext): Problem[] {
   const { worked } = context;
   return worked.flatMap((next, index): Problem[] => {
     const before = worked[index - 1];
-    const changed = before ? springsChanged(before.option.settings, next.option.settings) : 0;
+    const changed = before ? springsChanged(before.gear, next.gear) : 0;
     if (!before || changed <= SPRINGS_AT_ONCE) return [];
     return [
       {
@@ -61,7 +61,7 @@ function springJumps(context: RuleContext): Problem[] {
             (each) =>
               each !== next &&
               each !== before &&
-              springsChanged(each.option.settings, next.option.settings) <= SPRINGS_AT_ONCE,
+              springsChanged(each.gear, next.gear) <= SPRINGS_AT_ONCE,
           );
           return [
             ...moveAfterEach(context, next, nearer),
@@ -72,17 +72,4 @@ function springJumps(context: RuleContext): Problem[] {
       },
     ];
   });
-}
-
-/** How many springs are put on or taken off. */
-export function springsChanged(
-  before: MachineSetting | undefined,
-  after: MachineSetting | undefined,
-): number {
-  const [one, other] = [before?.springs, after?.springs];
-  if (!one || !other) return 0;
-  return (['heavy', 'medium', 'light'] as const).reduce(
-    (sum, strength) => sum + Math.abs((one[strength] ?? 0) - (other[strength] ?? 0)),
-    0,
-  );
 }

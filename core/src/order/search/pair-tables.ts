@@ -3,7 +3,7 @@ import { standingOf, type CostId, type RuleId } from '../../plan/school.ts';
 import { setUpBetween, type Stance } from '../../plan/timing/set-up.ts';
 import type { RuleContext, Worked } from '../rule.ts';
 import { liftsPelvis, supportsHead } from '../rules/head-support-out.ts';
-import { springsChanged } from '../rules/machine-blocks.ts';
+import { springsChanged } from '../../movement/gear.ts';
 import { primeMover } from '../rules/no-pile-up.ts';
 import { STEP } from '../rules/peak-late.ts';
 import { onHands } from '../rules/wrist-rest.ts';
@@ -95,18 +95,18 @@ const EVERYWHERE: ReadonlySet<Position> = new Set(POSITIONS);
 
 const NOWHERE: ReadonlySet<Position> = new Set();
 
-function startOf({ exercise, option, timed }: Worked): Stance {
+function startOf({ exercise, option, timed, gear }: Worked): Stance {
   return {
     exercise: exercise.slug,
     position: timed.position ?? exercise.position,
     props: option.props.filter(({ optional }) => !optional),
-    settings: option.settings,
+    gear,
   };
 }
 
 /** Each spring past the first is one more walk round the machine. */
 function springsS(from: Worked, to: Worked): number {
-  const changed = springsChanged(from.option.settings, to.option.settings);
+  const changed = springsChanged(from.gear, to.gear);
   return Math.max(0, changed - 1) * PRICE.spring;
 }
 

@@ -1,5 +1,7 @@
-import type { MachineSetting, PropUse } from '../../movement/exercise.ts';
+import type { PropUse } from '../../movement/exercise.ts';
+import { changedParts, springWords, type Gear, type GearPart } from '../../movement/gear.ts';
 import type { Position } from '../../movement/vocabulary.ts';
+import { GEAR_SECONDS, type GearSeconds } from './gear-seconds.ts';
 import { ALIGNED, SET_UP } from './pace.ts';
 
 /** How the room stands before or at an item. */
@@ -8,7 +10,7 @@ export interface Stance {
   position: Position;
   props: readonly PropUse[];
   /** How the machine is set, on a machine. */
-  settings?: MachineSetting | undefined;
+  gear?: Gear | undefined;
 }
 
 export interface Cost {
@@ -19,18 +21,19 @@ export interface Cost {
 /**
  * Seconds from one stance to the next: moving, arranging limbs, props fetched, moved and put down.
  * `met` holds the positions already taken in this class: a shape met for the first time is lined up.
- * `arrangeS` is the exercise's own time to arrange limbs.
+ * `arrangeS` is the exercise's own time to arrange limbs, `gearSeconds` what each change of a machine takes.
  */
 export function setUpBetween(
   before: Stance | undefined,
   after: Stance,
   met: ReadonlySet<Position>,
   arrangeS?: number,
+  gearSeconds: GearSeconds = GEAR_SECONDS,
 ): Cost {
   const costs = [
     moveBetween(before, after, met, arrangeS),
     ...propChanges(before, after),
-    ...machineChanges(before?.settings, after.settings),
+    ...machineChanges(before?.gear, after.gear, gearSeconds),
   ].filter((cost) => cost.seconds > 0);
   return {
     seconds: costs.reduce((sum, cost) => sum + cost.seconds, 0),
@@ -93,38 +96,34 @@ function propChanges(before: Stance | undefined, after: Stance): Cost[] {
   return costs;
 }
 
-/**
- * What everyone changes on their machine. Before the first exercise the machines are set already;
- * what an exercise leaves open stays as it was.
- */
+/** What everyone changes on their machine; before the first exercise the machines are set already. */
 function machineChanges(
-  before: MachineSetting | undefined,
-  after: MachineSetting | undefined,
+  before: Gear | undefined,
+  after: Gear | undefined,
+  seconds: GearSeconds,
 ): Cost[] {
-  if (!before || !after) return [];
-  const changes: [boolean, number, string][] = [
-    [!sameSprings(before, after), SET_UP.springsS, 'springs'],
-    [differs(before.bar, after.bar), SET_UP.barS, 'bar'],
-    [differs(before.headrest, after.headrest), SET_UP.headrestS, 'headrest'],
-    [differs(before.loops ?? 'none', after.loops ?? 'none'), SET_UP.loopsS, 'loops'],
-    [differs(before.box ?? 'none', after.box ?? 'none'), SET_UP.boxS, 'box'],
-    [differs(before.facing, after.facing), SET_UP.turnRoundS, 'turning round'],
-  ];
-  return changes
-    .filter(([changed]) => changed)
-    .map(([, seconds, what]) => ({ seconds, reason: `${what} ${seconds} s` }));
+  return changedParts(before, after).map((part) => ({
+    seconds: seconds[part],
+    reason: `${sayChange(part, after ?? {})} ${seconds[part]} s`,
+  }));
 }
 
-function differs<T>(before: T | undefined, after: T | undefined): boolean {
-  return before !== undefined && after !== undefined && before !== after;
-}
-
-function sameSprings(before: MachineSetting, after: MachineSetting): boolean {
-  const [one, other] = [before.springs, after.springs];
-  if (!one || !other) return true;
-  return (['heavy', 'medium', 'light'] as const).every(
-    (strength) => (one[strength] ?? 0) === (other[strength] ?? 0),
-  );
+/** A change by what it leads to. */
+function sayChange(part: GearPart, { springs, bar, headrest, loops, box }: Gear): string {
+  switch (part) {
+    case 'springs':
+      return `springs to ${springWords(springs)}`;
+    case 'bar':
+      return `bar ${bar ?? ''}`;
+    case 'headrest':
+      return `headrest ${headrest ?? ''}`;
+    case 'loops':
+      return !loops || loops === 'none' ? 'loops away' : `${loops} loops`;
+    case 'box':
+      return !box || box === 'none' ? 'box off' : `${box} box on`;
+    case 'facing':
+      return 'turning round';
+  }
 }
 
 function sameUse(a: PropUse, b: PropUse): boolean {

@@ -1,6 +1,7 @@
 import { effortOf } from '../../body/demand.ts';
 import type { Catalogue } from '../../movement/catalogue.ts';
 import { optionOf, type Exercise, type Option } from '../../movement/exercise.ts';
+import { gearAfter, gearFor } from '../../movement/gear.ts';
 import type { Position } from '../../movement/vocabulary.ts';
 import {
   offeredOptions,
@@ -12,6 +13,7 @@ import {
 import type { SchoolRules } from '../school.ts';
 import { rulesOf } from '../schools.ts';
 import { doseOf, shownOption } from '../usual.ts';
+import type { GearSeconds } from './gear-seconds.ts';
 import { likelyRange } from './likely-range.ts';
 import { SPREAD, TEACHING, TEACHING_SPEED, STEADY_PACE, type Pace } from './pace.ts';
 import { setUpBetween, type Stance } from './set-up.ts';
@@ -22,6 +24,8 @@ export interface TimingContext {
   pace?: Pace;
   /** Exercises that the group knows; left out when nothing is known of the group. */
   familiar?: ReadonlySet<string>;
+  /** What each change of a machine takes here; common practice when left out. */
+  gearSeconds?: GearSeconds;
 }
 
 /** What carries over from one item to the next while the class is laid out. */
@@ -106,10 +110,10 @@ function layOutExercise(
     exercise: exercise.slug,
     position: option.position ?? exercise.position,
     props: option.props.filter((use) => !use.optional),
-    settings: option.settings,
+    gear: gearAfter(walk.stance?.gear, gearFor(option, item.gear)),
   };
   const before = [
-    ...setUp(walk, stance, exercise, pace),
+    ...setUp(walk, stance, exercise, context),
     ...spokenBefore(item, exercise, teaching, pace, walk),
   ];
   absorbIntoChange(walk, before);
@@ -175,8 +179,13 @@ function place(walk: Walk, item: Omit<TimedItem, 'startS' | 'durationS'>): Timed
   return { ...item, parts, startS, durationS: walk.atS - startS };
 }
 
-function setUp(walk: Walk, stance: Stance, exercise: Exercise, pace: Pace): LoosePart[] {
-  const cost = setUpBetween(walk.stance, stance, walk.met, exercise.arrangeS);
+function setUp(
+  walk: Walk,
+  stance: Stance,
+  exercise: Exercise,
+  { pace = STEADY_PACE, gearSeconds }: TimingContext,
+): LoosePart[] {
+  const cost = setUpBetween(walk.stance, stance, walk.met, exercise.arrangeS, gearSeconds);
   return [
     {
       kind: 'set-up',
