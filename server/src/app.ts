@@ -24,6 +24,7 @@ import { teamRouter } from './api/team.ts';
 import { todayRouter } from './api/today.ts';
 import { trailRouter } from './api/trail.ts';
 import { wastebasketRouter } from './api/wastebasket.ts';
+import { weekRouter } from './api/week.ts';
 import { sameOriginWrites } from './auth/same-origin.ts';
 import { LONGEST_MS, SessionStore } from './auth/session-store.ts';
 import { createThrottle } from './auth/tries.ts';
@@ -81,6 +82,7 @@ export function createApp(parts: AppParts): Express {
     doorRouter(parts),
     accountRouter({ key: parts.key, throttle: wrongPasswords }),
     todayRouter(parts.workers),
+    weekRouter(parts.workers),
     classesRouter(),
     classPlanRouter(),
     classPeopleRouter(),

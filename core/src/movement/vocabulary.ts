@@ -11,7 +11,7 @@ export const SLUG = z
   .max(64)
   .refine((value) => !(value in Object.prototype), 'this word can’t be a name');
 
-const MACHINES = ['mat', 'reformer'] as const;
+export const MACHINES = ['mat', 'reformer'] as const;
 export const Machine = z.enum(MACHINES);
 export type Machine = z.infer<typeof Machine>;
 

@@ -1,9 +1,11 @@
 import { LRUCache } from 'lru-cache';
 import { Op, QueryTypes } from 'sequelize';
-import { type Plan } from '@wrenfern/core/plan/plan';
+import { emptyPlan } from '@wrenfern/core/plan/empty-plan';
+import type { Plan } from '@wrenfern/core/plan/plan';
+import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
 import { closedRouter } from '../auth/closed-router.ts';
 import type { Member } from '../auth/session.ts';
-import { ClassNote, ClassRow, databaseOfModels, PlanRevision, User } from '../db/models.ts';
+import { ClassNote, ClassRow, databaseOfModels, User } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { noteAccess } from '../keeping/trail.ts';
 import {
@@ -15,25 +17,11 @@ import {
   taughtBetween,
 } from './class-context.ts';
 import { ApiError } from './errors.ts';
+import { changeDetails } from './class-details.ts';
+import { makeClasses, newSeries, weeklyFrom } from './make-classes.ts';
 import { needRoom } from './quota.ts';
 import { readBody, readId, readQuery } from './read.ts';
 import { studioOf } from './studio.ts';
-
-function emptyPlan(title: string, targetS: number): Plan {
-  return {
-    format: 'wrenfern-plan/1',
-    title,
-    machine: 'mat',
-    school: 'foundations-first',
-    targetS,
-    note: '',
-    segments: [
-      { id: 'arrive', name: 'Arrive', items: [] },
-      { id: 'build', name: 'Build', items: [] },
-      { id: 'release', name: 'Release', items: [] },
-    ],
-  };
-}
 
 /** Classes: which there are, when, and whose. */
 export function classesRouter() {
@@ -56,24 +44,28 @@ export function classesRouter() {
 
   on('POST /classes', async (request, response, member) => {
     const wanted = readBody('POST /classes', request);
-    await needRoom(member, 'classes');
-    const classes = rowsOf(ClassRow, member.studioId);
-    const source = wanted.copyOf ? await classes.one({ id: wanted.copyOf }) : undefined;
-    const plan = source
-      ? { ...source.plan, title: wanted.title }
-      : emptyPlan(wanted.title, wanted.targetS);
-    const row = await databaseOfModels().transaction(async (transaction) => {
-      const made = await classes.create(
-        { title: wanted.title, startsAt: new Date(wanted.startsAt), plan, revision: 1 },
-        transaction,
-      );
-      await rowsOf(PlanRevision, member.studioId).create(
-        { classId: made.id, revision: 1, plan, savedBy: member.userName },
-        transaction,
-      );
-      return made;
-    });
-    response.status(201).json({ id: row.id });
+    const { studioId } = member;
+    const { copyOf, peopleOf, weeklyUntil, vary } = wanted;
+    const classes = rowsOf(ClassRow, studioId);
+    const source = copyOf ? await classes.one({ id: copyOf }) : undefined;
+    if (peopleOf) await classes.one({ id: peopleOf });
+    const { timeZone } = await studioOf(studioId);
+    const startsAt = new Date(wanted.startsAt);
+    const dates = weeklyUntil ? weeklyFrom(startsAt, weeklyUntil, timeZone) : [startsAt];
+    await needRoom(member, 'classes', dates.length);
+    const empty = emptyPlan(source ? { ...source.plan, title: wanted.title } : wanted);
+    const seriesId = weeklyUntil ? newSeries() : undefined;
+    const ids = await makeClasses(
+      member,
+      dates.map((date, index) => ({
+        // The later ones are planned when their week comes, from what was taught by then.
+        plan: source && index === 0 ? taughtAgain(source.plan, wanted.title, vary) : empty,
+        startsAt: date,
+        peopleOf,
+        ...(seriesId ? { seriesId } : {}),
+      })),
+    );
+    response.status(201).json({ id: ids[0], ids });
   });
 
   on('GET /classes/:id', async (request, response, member) => {
@@ -85,16 +77,15 @@ export function classesRouter() {
   on('PATCH /classes/:id', async (request, response, member) => {
     const classes = rowsOf(ClassRow, member.studioId);
     const { id } = await classes.one({ id: readId(request) });
-    const { revision, startsAt } = readBody('PATCH /classes/:id', request);
-    const isTaken = await classes.revise(
-      { id },
-      revision,
-      { startsAt: new Date(startsAt) },
-      { column: 'detailsRevision' },
-    );
+    const change = readBody('PATCH /classes/:id', request);
+    const isTaken = await changeDetails(member, id, change);
     const now = await classes.one({ id });
     if (!isTaken) {
-      const current = { revision: now.detailsRevision, startsAt: now.startsAt.toISOString() };
+      const current = {
+        revision: now.detailsRevision,
+        startsAt: now.startsAt.toISOString(),
+        calledOff: now.calledOff ?? null,
+      };
       throw new ApiError('stale', [], { current });
     }
     response.json(await wholeClass(now, member));
@@ -120,6 +111,12 @@ export function classesRouter() {
   });
 
   return router;
+}
+
+/** The plan of an earlier class for another day; what is to be done otherwise stands in its note. */
+function taughtAgain(plan: Plan, title: string, vary: string): Plan {
+  const note = vary ? [`Vary: ${vary}`, plan.note].filter(Boolean).join('\n') : plan.note;
+  return { ...plan, title, note };
 }
 
 /** Whoever covers sees the classes that were handed over. */
@@ -152,6 +149,9 @@ export async function wholeClass(row: ClassRow, member: Member) {
     coverUserId: row.coverUserId ?? null,
     cupboard: studio.cupboard,
     pace: studio.pace,
+    machines: studio.machines ?? PLAIN_MACHINES,
+    calledOff: row.calledOff ?? null,
+    isRepeated: Boolean(row.seriesId),
     schools: studio.schools ?? [],
     lately: latelyDone(before, personIds),
   };

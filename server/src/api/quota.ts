@@ -34,10 +34,10 @@ export interface Room {
   most: number;
 }
 
-/** Refuses one more of these when the studio holds as many as it may; what is in the wastebasket counts. */
-export async function needRoom(member: Member, kind: Counted): Promise<void> {
+/** Refuses more of these when the studio holds as many as it may; what is in the wastebasket counts. */
+export async function needRoom(member: Member, kind: Counted, more = 1): Promise<void> {
   const { words, held, most } = await roomFor(member, kind);
-  if (held < most) return;
+  if (held + more <= most) return;
   throw new ApiError('over-quota', [
     { path: [], message: `${most} ${words} are the most; empty the wastebasket or take some out.` },
   ]);

@@ -3,9 +3,11 @@ import { LiveEvent } from '@wrenfern/core/live/events';
 import { Exercise } from '@wrenfern/core/movement/exercise';
 import { HandChoices } from '@wrenfern/core/people/choose-option';
 import { CautionEntry, Person } from '@wrenfern/core/people/person';
-import { Plan, PlanDetails, SCHOOL_IDS } from '@wrenfern/core/plan/plan';
+import { Machine } from '@wrenfern/core/movement/vocabulary';
+import { Plan, PlanDetails, School, SCHOOL_IDS } from '@wrenfern/core/plan/plan';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
+import { Machines } from '@wrenfern/core/room/machines';
 import { Cupboard } from '@wrenfern/core/room/props';
 import type { RouteName } from '../auth/access.ts';
 import { NewPassword } from '../auth/passwords.ts';
@@ -15,7 +17,8 @@ import { email, moment, personName, revisionRead, sixDigits, timeZone } from './
 const password = z.string().min(1, 'give your password').max(200);
 const ownPassword = z.strictObject({ password });
 const token = z.string().min(1).max(64);
-const until = z.iso.date('write the day as year-month-day').nullable().default(null);
+const day = z.iso.date('write the day as year-month-day');
+const until = day.nullable().default(null);
 const seq = z.coerce.number().int().min(0).max(Number.MAX_SAFE_INTEGER).default(0);
 
 const PersonBody = Person.omit({ id: true });
@@ -73,11 +76,31 @@ export const BODIES = {
   'POST /classes': z.strictObject({
     title: PlanDetails.shape.title,
     startsAt: moment,
+    machine: Machine.default('mat'),
+    school: School.default('foundations-first'),
     targetS: PlanDetails.shape.targetS.default(3000),
-    /** Takes the plan of another class of the studio. */
+    /** Takes the plan of another class of the studio, its machine and school with it. */
     copyOf: z.uuid().optional(),
+    /** What is to be done otherwise than in the class that is copied. */
+    vary: z.string().trim().max(400).default(''),
+    /** Those who come to this class come here too. */
+    peopleOf: z.uuid().optional(),
+    /** Every week at the same time until this day; the later ones are still to be planned. */
+    weeklyUntil: day.optional(),
   }),
-  'PATCH /classes/:id': z.strictObject({ revision: revisionRead, startsAt: moment }),
+  'PATCH /classes/:id': z
+    .strictObject({
+      startsAt: moment,
+      /** Why it does not take place; null brings it back. */
+      calledOff: z.string().trim().min(1, 'say why').max(200).nullable(),
+    })
+    .partial()
+    .extend({
+      revision: revisionRead,
+      /** Also those of the same series that come after it and were not taught. */
+      following: z.boolean().default(false),
+    }),
+  'POST /week/copy': z.strictObject({ from: day, to: day }),
   'PUT /classes/:id/plan': z.strictObject({ revision: revisionRead, plan: Plan }),
   'PUT /classes/:id/cover': z.strictObject({ userId: z.uuid().nullable() }),
   'PUT /classes/:id/attendees': z.strictObject({
@@ -117,6 +140,7 @@ export const BODIES = {
       name: z.string().trim().min(1, 'give the studio a name').max(120),
       cupboard: Cupboard,
       pace: Pace,
+      machines: Machines,
       /** Months after which people who came to nothing are taken out; null for never. */
       retentionMonths: z.number().int().min(3).max(240).nullable(),
       /** Whether everybody signs in with a second factor; whoever has none sets one up first. */
@@ -138,6 +162,8 @@ export const BODIES = {
 /** What each route takes behind its address. */
 export const QUERIES = {
   'GET /today': z.strictObject({ from: moment }),
+  /** From one day to another, both in it; nothing past what fits on a page. */
+  'GET /week': z.strictObject({ from: day, until: day }),
   'GET /classes': z.strictObject({
     before: moment.optional(),
     limit: z.coerce.number().int().min(1).max(100).default(50),

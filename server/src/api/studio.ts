@@ -1,3 +1,4 @@
+import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
 import { closedRouter } from '../auth/closed-router.ts';
 import { createLink } from '../auth/links.ts';
 import { Studio, User } from '../db/models.ts';
@@ -58,7 +59,7 @@ async function needOwnSecondFactor(userId: string): Promise<void> {
 function told(studio: Studio) {
   const { name, slug, isDemo, timeZone, cupboard, pace, schools, retentionMonths, revision } =
     studio;
-  const { needsSecondFactor } = studio;
+  const { needsSecondFactor, machines } = studio;
   return {
     name,
     slug,
@@ -66,6 +67,7 @@ function told(studio: Studio) {
     timeZone,
     cupboard,
     pace,
+    machines: machines ?? PLAIN_MACHINES,
     schools: schools ?? [],
     retentionMonths: retentionMonths ?? null,
     needsSecondFactor,

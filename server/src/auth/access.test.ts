@@ -24,6 +24,8 @@ const ROUTES: [route: string, who: string, stranger: number][] = [
   ['DELETE /account/second-factor', 'oicr', 422],
   ['POST /account/recovery-codes', 'oicr', 422],
   ['GET /today', 'oicr', 200],
+  ['GET /week', 'oicr', 200],
+  ['POST /week/copy', 'oi', 422],
   ['GET /classes', 'oicr', 200],
   ['POST /classes', 'oi', 422],
   ['GET /classes/:id', 'oicr', 404],
@@ -122,7 +124,7 @@ function addressOf(path: string, { classId, personId, memberId }: Target): strin
     .replace(':revision', '1')
     .replace(':kind', 'class')
     .replace(':id', path.includes('invitations') ? classId : id);
-  return `/api${filled}${path === '/today' ? '?from=2026-11-25T00:00:00Z' : ''}`;
+  return `/api${filled}${QUERY.get(path) ?? ''}`;
 }
 
 /** What a route would take from a member who may call it. */
@@ -142,6 +144,10 @@ function bodyOf(route: string): object {
   return {};
 }
 
+const QUERY = new Map([
+  ['/today', '?from=2026-11-25T00:00:00Z'],
+  ['/week', '?from=2026-11-23&until=2026-11-29'],
+]);
 const EVENT = { id: 'event-0001', atMs: Date.UTC(2026, 10, 26, 18, 15), order: 1, type: 'start' };
 const PLAN = {
   format: 'wrenfern-plan/1',

@@ -33,6 +33,8 @@ export const ACCESS = {
   'POST /account/recovery-codes': ALL,
 
   'GET /today': ALL,
+  'GET /week': ALL,
+  'POST /week/copy': STAFF,
   'GET /classes': ALL,
   'POST /classes': STAFF,
   'GET /classes/:id': ALL,

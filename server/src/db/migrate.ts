@@ -8,6 +8,7 @@ import * as theDoor from './migrations/0004-the-door.ts';
 import * as nothingLost from './migrations/0005-nothing-lost.ts';
 import * as sealedRecords from './migrations/0006-sealed-records.ts';
 import * as secondFactor from './migrations/0007-second-factor.ts';
+import * as machinesAndWeek from './migrations/0008-machines-and-week.ts';
 import { CHECKSUMS } from './migrations/checksums.ts';
 
 /** In the order in which they run; a name, once released, never changes. */
@@ -19,6 +20,7 @@ export const MIGRATIONS = [
   nothingLost,
   sealedRecords,
   secondFactor,
+  machinesAndWeek,
 ] as const;
 
 /** A process that waits this long for another's migrations gives up and says so. */

@@ -1,4 +1,5 @@
 import { afterAll, describe, expect, it } from 'vitest';
+import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
 import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
 import { SMALL_BALL } from '../demo/plans.ts';
 import { createWorkers } from './pool.ts';
@@ -14,6 +15,7 @@ const input: ReadinessInput = {
   plan: SMALL_BALL,
   own: [],
   pace: STEADY_PACE,
+  machines: PLAIN_MACHINES,
   cupboard: { 'small-ball': 2 },
   attendees: [],
   day: '2026-11-26',

@@ -5,6 +5,7 @@ import type { Attendee } from '@wrenfern/core/people/choose-option';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { RULE_IDS } from '@wrenfern/core/plan/school';
 import type { Pace } from '@wrenfern/core/plan/timing/pace';
+import type { Machines } from '@wrenfern/core/room/machines';
 import type { Cupboard } from '@wrenfern/core/room/props';
 import { builtInCatalogue, builtInExercises } from '@wrenfern/library';
 
@@ -14,6 +15,7 @@ export interface ReadinessInput {
   /** The studio's own exercises, as far as the plan can come to need them. */
   own: readonly Exercise[];
   pace: Pace;
+  machines: Machines;
   cupboard: Cupboard;
   attendees: readonly Attendee[];
   day: string;
@@ -24,7 +26,7 @@ export interface ReadinessInput {
 const ASPECTS = {
   time: ['fits-the-hour'],
   options: ['everyone-has-an-option', 'versions-at-once'],
-  props: ['props-suffice'],
+  props: ['props-suffice', 'machines-suffice'],
   order: ['exercise-there', ...RULE_IDS],
 } as const;
 

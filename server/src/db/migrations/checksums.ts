@@ -10,4 +10,5 @@ export const CHECKSUMS = {
   '0005-nothing-lost': 'e50db3462e52ba89d7ac7e51998180be1b31081cbb9c91c0e2a325bd1303ca0c',
   '0006-sealed-records': 'ac50fd21fbdb25e592080c2ac1d496e00dad3d0d5129688957624c80e4c18ac6',
   '0007-second-factor': 'dd9d2989f71057a9ac998a9f512a9db9f99ee45c37f802259d4561ad1a9d51b8',
+  '0008-machines-and-week': '398f5542bdf361fdf845dbaa6c00f63af589e1c6afea0819fbfe337e4ba114a9',
 } as const;

@@ -31,6 +31,10 @@ export class ClassRow extends Model<InferAttributes<ClassRow>, InferCreationAttr
   declare taughtRevision: CreationOptional<number | null>;
   /** Whom the class was handed over to. */
   declare coverUserId: CreationOptional<string | null>;
+  /** Classes that repeat share one. */
+  declare seriesId: CreationOptional<string | null>;
+  /** Why it does not take place; null while it does. */
+  declare calledOff: CreationOptional<string | null>;
   declare deletedAt: CreationOptional<Date | null>;
   declare createdAt: CreationOptional<Date>;
   declare updatedAt: CreationOptional<Date>;
@@ -124,6 +128,8 @@ export function bindClasses(sequelize: Sequelize): void {
       attendeesRevision: counter(),
       taughtRevision: DataTypes.INTEGER,
       coverUserId: DataTypes.UUID,
+      seriesId: DataTypes.UUID,
+      calledOff: DataTypes.STRING(200),
       deletedAt: moment,
       createdAt: moment,
       updatedAt: moment,

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { readSchool } from '@wrenfern/core/plan/migrate-plan';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
+import { Machines } from '@wrenfern/core/room/machines';
 import { Cupboard } from '@wrenfern/core/room/props';
 import {
   DataTypes,
@@ -21,6 +22,8 @@ export class Studio extends Model<InferAttributes<Studio>, InferCreationAttribut
   declare timeZone: string;
   declare cupboard: Cupboard;
   declare pace: Pace;
+  /** None until something is said of them. */
+  declare machines: CreationOptional<Machines | null>;
   /** None until the first is made. */
   declare schools: CreationOptional<SchoolRules[] | null>;
   /** People who came to nothing for so many months go into the wastebasket; null for never. */
@@ -68,6 +71,7 @@ export function bindStudio(sequelize: Sequelize): void {
       timeZone: DataTypes.STRING(64),
       cupboard: documentColumn('cupboard', Cupboard),
       pace: documentColumn('pace', Pace),
+      machines: documentColumn('machines', Machines),
       schools: documentColumn('schools', z.array(z.preprocess(readSchool, SchoolRules))),
       retentionMonths: DataTypes.INTEGER,
       needsSecondFactor: { type: DataTypes.BOOLEAN, defaultValue: false },

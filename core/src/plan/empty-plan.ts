@@ -1,0 +1,47 @@
+import type { Machine } from '../movement/vocabulary.ts';
+import type { Plan, School } from './plan.ts';
+
+/** The parts that a class is usually made of, to be filled, renamed or taken out. Common practice. */
+const PARTS: Record<Machine, readonly [id: string, name: string][]> = {
+  mat: [
+    ['arrive', 'Arrive'],
+    ['build', 'Build'],
+    ['release', 'Release'],
+  ],
+  reformer: [
+    ['arrive', 'Arrive'],
+    ['feet', 'Feet'],
+    ['trunk', 'Trunk and loops'],
+    ['hands', 'Hands and knees'],
+    ['upright', 'Kneeling and standing'],
+    ['close', 'Close'],
+  ],
+};
+
+interface Beginning {
+  title: string;
+  machine: Machine;
+  school: School;
+  targetS: number;
+}
+
+/** A class with its parts and nothing in them. */
+export function emptyPlan({ title, machine, school, targetS }: Beginning): Plan {
+  return {
+    format: 'wrenfern-plan/1',
+    title,
+    machine,
+    school,
+    targetS,
+    note: '',
+    segments: PARTS[machine].map(([id, name]) => ({ id, name, items: [] })),
+  };
+}
+
+/** Which exercises of a plan don't exist on another machine: told before anybody changes over. */
+export function notOn(
+  machine: Machine,
+  exercises: readonly { slug: string; name: string; machine: Machine }[],
+): string[] {
+  return [...new Set(exercises.filter((each) => each.machine !== machine).map(({ name }) => name))];
+}

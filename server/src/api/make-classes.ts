@@ -1,0 +1,79 @@
+import { randomUUID } from 'node:crypto';
+import { DateTime } from 'luxon';
+import type { Transaction } from 'sequelize';
+import type { Plan } from '@wrenfern/core/plan/plan';
+import type { Member } from '../auth/session.ts';
+import { Booking, ClassRow, databaseOfModels, PlanRevision } from '../db/models.ts';
+import { rowsOf } from '../db/studio-rows.ts';
+import { sealBooking } from '../keeping/records.ts';
+import { ApiError } from './errors.ts';
+
+/** Classes of one series at most: a year of weeks. */
+const MOST_REPEATS = 53;
+
+export interface ClassToMake {
+  plan: Plan;
+  startsAt: Date;
+  seriesId?: string;
+  /** Those who come to this class come here too; what held for them there stays there. */
+  peopleOf?: string | undefined;
+}
+
+/** Makes classes with their first saved plan and their people, all or none; resolves to their ids. */
+export async function makeClasses(
+  member: Member,
+  wanted: readonly ClassToMake[],
+): Promise<string[]> {
+  return databaseOfModels().transaction(async (transaction) => {
+    const ids: string[] = [];
+    for (const one of wanted) ids.push(await makeClass(member, one, transaction));
+    return ids;
+  });
+}
+
+async function makeClass(
+  { studioId, userName }: Member,
+  { plan, startsAt, seriesId, peopleOf }: ClassToMake,
+  transaction: Transaction,
+): Promise<string> {
+  const { id } = await rowsOf(ClassRow, studioId).create(
+    { title: plan.title, startsAt, plan, revision: 1, seriesId: seriesId ?? null },
+    transaction,
+  );
+  await rowsOf(PlanRevision, studioId).create(
+    { classId: id, revision: 1, plan, savedBy: userName },
+    transaction,
+  );
+  if (!peopleOf) return id;
+  const bookings = rowsOf(Booking, studioId);
+  const coming = await bookings.all({ where: { classId: peopleOf }, transaction });
+  await bookings.createAll(
+    coming.map(({ personId }) => {
+      const names = { studioId, classId: id, personId };
+      const sealed = sealBooking(names, { today: [], todayNote: '' });
+      return { classId: id, personId, sealed, choices: {} };
+    }),
+    transaction,
+  );
+  return id;
+}
+
+/** Every week at the same time of day, where the studio is, the first included. */
+export function weeklyFrom(startsAt: Date, until: string, zone: string): Date[] {
+  const first = DateTime.fromJSDate(startsAt, { zone });
+  const last = DateTime.fromISO(until, { zone }).endOf('day');
+  const dates: Date[] = [];
+  for (let at = first; at <= last; at = first.plus({ weeks: dates.length })) {
+    if (dates.length === MOST_REPEATS) {
+      const message = `at most ${MOST_REPEATS} weeks at once`;
+      throw new ApiError('invalid', [{ path: ['weeklyUntil'], message }]);
+    }
+    dates.push(at.toJSDate());
+  }
+  if (dates.length === 0) {
+    throw new ApiError('invalid', [{ path: ['weeklyUntil'], message: 'is before the first' }]);
+  }
+  return dates;
+}
+
+export const newSeries = (): string => randomUUID();

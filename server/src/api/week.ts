@@ -1,0 +1,76 @@
+import { DateTime } from 'luxon';
+import { Op } from 'sequelize';
+import { closedRouter } from '../auth/closed-router.ts';
+import { ClassRow } from '../db/models.ts';
+import { rowsOf } from '../db/studio-rows.ts';
+import type { Workers } from '../work/pool.ts';
+import { onlyTheirs } from './classes.ts';
+import { ApiError } from './errors.ts';
+import { makeClasses, type ClassToMake } from './make-classes.ts';
+import { needRoom } from './quota.ts';
+import { readBody, readQuery } from './read.ts';
+import { readyCards } from './ready-cards.ts';
+import { studioOf } from './studio.ts';
+
+/** A month with what stands before and after it on its page. */
+const MOST_DAYS = 42;
+/** More classes than that, a page of days does not show. */
+const MOST_CLASSES = 300;
+const WEEK_DAYS = 7;
+
+/** Weeks and months of classes, by the studio's own days. */
+export function weekRouter(workers: Workers) {
+  const { router, on } = closedRouter();
+
+  on('GET /week', async (request, response, member) => {
+    const { from, until } = readQuery('GET /week', request);
+    const { timeZone } = await studioOf(member.studioId);
+    const [first, last] = [startOf(from, timeZone), startOf(until, timeZone).plus({ days: 1 })];
+    const days = last.diff(first, 'days').days;
+    if (days < 1 || days > MOST_DAYS) {
+      const message = `give 1 to ${MOST_DAYS} days`;
+      throw new ApiError('invalid', [{ path: ['until'], message }]);
+    }
+    const rows = await rowsOf(ClassRow, member.studioId).all({
+      where: { ...within(first, last), ...onlyTheirs(member) },
+      order: [['startsAt', 'ASC']],
+      limit: MOST_CLASSES,
+    });
+    response.json({ classes: await readyCards(rows, member, workers) });
+  });
+
+  /** The classes of one week once more in another: plans, people and times of day. */
+  on('POST /week/copy', async (request, response, member) => {
+    const { from, to } = readBody('POST /week/copy', request);
+    const { timeZone } = await studioOf(member.studioId);
+    const [first, target] = [startOf(from, timeZone), startOf(to, timeZone)];
+    if (first.equals(target)) {
+      throw new ApiError('invalid', [{ path: ['to'], message: 'choose another week' }]);
+    }
+    const rows = await rowsOf(ClassRow, member.studioId).all({
+      where: { ...within(first, first.plus({ days: WEEK_DAYS })), calledOff: null },
+      order: [['startsAt', 'ASC']],
+      limit: MOST_CLASSES,
+    });
+    const wanted = rows.map((row): ClassToMake => {
+      const at = DateTime.fromJSDate(row.startsAt, { zone: timeZone });
+      const days = Math.round(at.startOf('day').diff(first, 'days').days);
+      const startsAt = target.plus({ days }).set({ hour: at.hour, minute: at.minute });
+      return { plan: row.plan, startsAt: startsAt.toJSDate(), peopleOf: row.id };
+    });
+    await needRoom(member, 'classes', wanted.length);
+    const ids = await makeClasses(member, wanted);
+    response.status(201).json({ ids });
+  });
+
+  return router;
+}
+
+/** Midnight of a day where the studio is, summer time or not. */
+function startOf(day: string, zone: string): DateTime {
+  return DateTime.fromISO(day, { zone }).startOf('day');
+}
+
+function within(first: DateTime, last: DateTime) {
+  return { startsAt: { [Op.gte]: first.toJSDate(), [Op.lt]: last.toJSDate() } };
+}
