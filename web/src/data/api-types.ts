@@ -5,6 +5,8 @@ import type { HandChoice } from '@wrenfern/core/people/choose-option';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import type { SchoolRules } from '@wrenfern/core/plan/school';
 import type { Pace } from '@wrenfern/core/plan/timing/pace';
+import type { Machines } from '@wrenfern/core/room/machines';
+import type { Machine } from '@wrenfern/core/movement/vocabulary';
 import type { Cupboard } from '@wrenfern/core/room/props';
 import type { Direction } from '@wrenfern/core/movement/directions';
 
@@ -95,6 +97,13 @@ export interface ReadyClass {
   targetS: number;
   coming: string[];
   taught: boolean;
+  machine: Machine;
+  /** Why it does not take place; null while it does. */
+  calledOff: string | null;
+  isRepeated: boolean;
+  /** The class of the same series before it, to begin from. */
+  lastOfSeries: string | null;
+  detailsRevision: number;
   /** `late` when it could not be worked out in time, `unreadable` when another version wrote it. */
   state: 'ready' | 'late' | 'unreadable';
   ready: Readiness | null;
@@ -168,6 +177,11 @@ export interface WholeClass {
   coverUserId: string | null;
   cupboard: Cupboard;
   pace: Pace;
+  machines: Machines;
+  /** Why it does not take place; null while it does. */
+  calledOff: string | null;
+  /** One of a series that repeats. */
+  isRepeated: boolean;
   /** The studio's own schools. */
   schools: SchoolRules[];
   /** Exercises of the last classes that these people came to, newest first. */
@@ -181,6 +195,7 @@ export interface StudioSettings {
   timeZone: string;
   cupboard: Cupboard;
   pace: Pace;
+  machines: Machines;
   schools: SchoolRules[];
   /** Months after which people who came to nothing are taken out; null for never. */
   retentionMonths: number | null;

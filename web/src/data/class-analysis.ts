@@ -3,11 +3,12 @@ import type { Plan } from '@wrenfern/core/plan/plan';
 import type { WholeClass } from './api-types.ts';
 import { catalogue } from './catalogue.ts';
 
-type Known = Pick<WholeClass, 'pace' | 'cupboard' | 'attendees' | 'day' | 'familiar'>;
+type Known = Pick<WholeClass, 'pace' | 'machines' | 'cupboard' | 'attendees' | 'day' | 'familiar'>;
 
 export function contextOf(known: Known): ClassContext {
   return {
     pace: known.pace,
+    machines: known.machines,
     cupboard: known.cupboard,
     attendees: known.attendees,
     day: known.day,

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { StoredPlan } from '@wrenfern/core/plan/migrate-plan';
+import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
 import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
 import example from '../../../docs/formats/examples/back-ease-29-minutes.json';
 import { ClassShell } from '../app/class-shell.tsx';
@@ -40,6 +41,9 @@ export function makeLesson(change: Partial<WholeClass> = {}): WholeClass {
     coverUserId: null,
     cupboard: {},
     pace: STEADY_PACE,
+    machines: PLAIN_MACHINES,
+    calledOff: null,
+    isRepeated: false,
     schools: [],
     lately: [],
     ...change,

@@ -2,37 +2,66 @@ import { area, curveMonotoneY, line } from 'd3';
 import { swellBand } from '@wrenfern/core/order/swell';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
+import type { Machine } from '@wrenfern/core/movement/vocabulary';
 import type { TimedItem, Timeline } from '@wrenfern/core/plan/timing/timeline';
 import { catalogue } from '../../data/catalogue.ts';
 import { petalsOf } from '../../parts/directions.ts';
 import { Rose } from '../../parts/rose.tsx';
 import { POSITION_WORDS, PROP_WORDS } from '@wrenfern/core/movement/words';
+import { GearLane } from './gear-lane.tsx';
 import { usePlanScreen, useEditor } from './plan-context.tsx';
 import { spansOf, topAt, type ScoreLayout } from './score-layout.ts';
 
-const LANES = [
-  { name: 'Position', width: 78 },
-  { name: 'In hand', width: 96 },
-  { name: 'Sides', width: 44 },
-  { name: 'Turns', width: 40 },
-  { name: 'Effort', width: 84 },
-] as const;
-
-const GAP = 6;
-export const LANES_WIDTH = LANES.reduce((sum, lane) => sum + lane.width + GAP, 0);
-
-function leftOf(index: number): number {
-  return LANES.slice(0, index).reduce((sum, lane) => sum + lane.width + GAP, GAP);
+interface Lane {
+  id: 'position' | 'held' | 'gear' | 'sides' | 'turns' | 'effort';
+  name: string;
+  width: number;
 }
 
+const BESIDE_ALL: readonly Lane[] = [
+  { id: 'sides', name: 'Sides', width: 44 },
+  { id: 'turns', name: 'Turns', width: 40 },
+  { id: 'effort', name: 'Effort', width: 84 },
+];
+
+/** What runs beside the rows of a class on the mat, and of one on a machine. */
+const LANES: Record<Machine, readonly Lane[]> = {
+  mat: [
+    { id: 'position', name: 'Position', width: 78 },
+    { id: 'held', name: 'In hand', width: 96 },
+    ...BESIDE_ALL,
+  ],
+  reformer: [{ id: 'gear', name: 'Gear', width: 180 }, ...BESIDE_ALL],
+};
+
+const GAP = 6;
+
+interface PlacedLane extends Lane {
+  left: number;
+}
+
+function placeLanes(machine: Machine): { lanes: Map<Lane['id'], PlacedLane>; width: number } {
+  const lanes = new Map<Lane['id'], PlacedLane>();
+  let left = GAP;
+  for (const lane of LANES[machine]) {
+    lanes.set(lane.id, { ...lane, left });
+    left += lane.width + GAP;
+  }
+  return { lanes, width: left };
+}
+
+const PLACED = { mat: placeLanes('mat'), reformer: placeLanes('reformer') };
+
 export function LaneHeads() {
+  const machine = useEditor((editor) => editor.plan.machine);
+  const { lanes, width } = PLACED[machine];
   return (
-    <div className="relative h-full" style={{ width: LANES_WIDTH }} aria-hidden>
-      {LANES.map((lane, index) => (
+    <div className="relative h-full" style={{ width }} aria-hidden>
+      {[...lanes.values()].map((lane) => (
         <span
           key={lane.name}
           className="absolute bottom-1.5 text-center text-[0.8125rem] text-soft"
-          style={{ left: leftOf(index), width: lane.width }}
+          style={{ left: lane.left, width: lane.width }}
         >
           {lane.name}
         </span>
@@ -41,8 +70,52 @@ export function LaneHeads() {
   );
 }
 
-/** What runs beside the rows: position, props held, sides, directions and effort. */
+/** What runs beside the rows: position and props, or the gear of the machines; sides, directions, effort. */
 export function Lanes({ layout }: { layout: ScoreLayout }) {
+  const machine = useEditor((editor) => editor.plan.machine);
+  const { lanes, width } = PLACED[machine];
+  const lane = (id: Lane['id']) => lanes.get(id);
+  const [position, held, gear] = [lane('position'), lane('held'), lane('gear')];
+  const [sides, turns, effort] = [lane('sides'), lane('turns'), lane('effort')];
+  return (
+    <div
+      className="relative"
+      style={{ width, height: layout.height }}
+      role="group"
+      aria-label={`Lanes: ${[...lanes.values()].map(({ name }) => name.toLowerCase()).join(', ')}`}
+    >
+      {position ? <PositionLane layout={layout} lane={position} /> : null}
+      {held ? <HeldLane layout={layout} lane={held} /> : null}
+      {gear ? <GearLane layout={layout} left={gear.left} width={gear.width} /> : null}
+      {sides ? <SidesLane layout={layout} lane={sides} /> : null}
+      {turns ? <TurnsLane layout={layout} lane={turns} /> : null}
+      {effort ? <Swell layout={layout} lane={effort} /> : null}
+    </div>
+  );
+}
+
+interface LaneProps {
+  layout: ScoreLayout;
+  lane: PlacedLane;
+}
+
+function PositionLane({ layout, lane }: LaneProps) {
+  const positions = spansOf(layout.rows, (item) =>
+    item.position ? [POSITION_WORDS[item.position]] : [],
+  );
+  return positions.map((span) => (
+    <div
+      key={span.key}
+      className="absolute grid place-items-center rounded-lg bg-slate-soft p-0.5 text-center text-[0.8125rem] leading-tight text-slate"
+      style={{ top: span.top, height: span.height, left: lane.left, width: lane.width }}
+    >
+      {span.label}
+    </div>
+  ));
+}
+
+/** Props as bars across the rows where they are held. */
+function HeldLane({ layout, lane }: LaneProps) {
   const { analysis } = usePlanScreen();
   const held = (item: TimedItem): string[] => {
     const needed = analysis.props.filter((need) =>
@@ -60,83 +133,63 @@ export function Lanes({ layout }: { layout: ScoreLayout }) {
       .filter((use) => !use.optional)
       .map((use) => `${PROP_WORDS[use.prop]}|${use.place}`);
   };
-  const positions = spansOf(layout.rows, (item) =>
-    item.position ? [POSITION_WORDS[item.position]] : [],
-  );
-  return (
-    <div
-      className="relative"
-      style={{ width: LANES_WIDTH, height: layout.height }}
-      role="group"
-      aria-label="Lanes: position, props, sides, directions, effort"
-    >
-      {positions.map((span) => (
-        <div
-          key={span.key}
-          className="absolute grid place-items-center rounded-lg bg-slate-soft p-0.5 text-center text-[0.8125rem] leading-tight text-slate"
-          style={{ top: span.top, height: span.height, left: leftOf(0), width: LANES[0].width }}
-        >
-          {span.label}
-        </div>
-      ))}
-      {spansOf(layout.rows, held).map((span) => {
-        const [prop, place] = span.label.split('|');
-        const width = LANES[1].width / span.columns;
-        return (
-          <div
-            key={span.key}
-            title={`${prop}, ${place}`}
-            className="absolute flex flex-col justify-center overflow-hidden rounded-lg border border-copper-line bg-copper-soft px-1.5 text-[0.75rem] leading-tight text-copper"
-            style={{
-              top: span.top,
-              height: span.height,
-              left: leftOf(1) + span.column * width,
-              width: width - (span.columns > 1 ? 2 : 0),
-            }}
-          >
-            <span className="truncate font-semibold">{prop}</span>
-            {span.height > 30 && span.columns === 1 ? (
-              <span className="truncate">{place}</span>
-            ) : null}
-          </div>
-        );
-      })}
-      {layout.rows.map(({ item, top, height }) => {
-        const sided = item.parts.some((part) => part.side !== undefined);
-        const only = item.parts.find((part) => part.side === 'left' || part.side === 'right');
-        const both = item.parts.some((part) => part.side === 'right') && only?.side === 'left';
-        const alternating = item.parts.some((part) => part.side === 'alternating');
-        const directed = item.moves.some((move) => move !== 'still');
-        return (
-          <div key={item.itemId}>
-            {sided ? (
-              <span
-                className="absolute grid place-items-center text-[0.8125rem]"
-                style={{ top, height, left: leftOf(2), width: LANES[2].width }}
-                title={alternating ? 'alternating' : both ? 'one side, then the other' : 'one side'}
-              >
-                {alternating ? 'L ⇄ R' : both ? 'L · R' : only?.side === 'left' ? 'L' : 'R'}
-              </span>
-            ) : null}
-            {directed ? (
-              <span
-                className="absolute grid place-items-center"
-                style={{ top, height, left: leftOf(3), width: LANES[3].width }}
-              >
-                <Rose seconds={petalsOf(item.moves)} size={30} small />
-              </span>
-            ) : null}
-          </div>
-        );
-      })}
-      <Swell layout={layout} />
-    </div>
+  return spansOf(layout.rows, held).map((span) => {
+    const [prop, place] = span.label.split('|');
+    const width = lane.width / span.columns;
+    return (
+      <div
+        key={span.key}
+        title={`${prop}, ${place}`}
+        className="absolute flex flex-col justify-center overflow-hidden rounded-lg border border-copper-line bg-copper-soft px-1.5 text-[0.75rem] leading-tight text-copper"
+        style={{
+          top: span.top,
+          height: span.height,
+          left: lane.left + span.column * width,
+          width: width - (span.columns > 1 ? 2 : 0),
+        }}
+      >
+        <span className="truncate font-semibold">{prop}</span>
+        {span.height > 30 && span.columns === 1 ? <span className="truncate">{place}</span> : null}
+      </div>
+    );
+  });
+}
+
+function SidesLane({ layout, lane }: LaneProps) {
+  return layout.rows.map(({ item, top, height }) => {
+    const only = item.parts.find((part) => part.side === 'left' || part.side === 'right');
+    const both = item.parts.some((part) => part.side === 'right') && only?.side === 'left';
+    const alternating = item.parts.some((part) => part.side === 'alternating');
+    if (!only && !alternating) return null;
+    return (
+      <span
+        key={item.itemId}
+        className="absolute grid place-items-center text-[0.8125rem]"
+        style={{ top, height, left: lane.left, width: lane.width }}
+        title={alternating ? 'alternating' : both ? 'one side, then the other' : 'one side'}
+      >
+        {alternating ? 'L ⇄ R' : both ? 'L · R' : only?.side === 'left' ? 'L' : 'R'}
+      </span>
+    );
+  });
+}
+
+function TurnsLane({ layout, lane }: LaneProps) {
+  return layout.rows.map(({ item, top, height }) =>
+    item.moves.some((move) => move !== 'still') ? (
+      <span
+        key={item.itemId}
+        className="absolute grid place-items-center"
+        style={{ top, height, left: lane.left, width: lane.width }}
+      >
+        <Rose seconds={petalsOf(item.moves)} size={30} small />
+      </span>
+    ) : null,
   );
 }
 
 /** The effort of another order of the class, laid on the rows of this one by the clock. */
-function swellOf({ items }: Timeline, layout: ScoreLayout): [number, number][] {
-  const { width } = LANES[4];
+function swellOf({ items }: Timeline, { layout, lane: { width } }: LaneProps): [number, number][] {
   return items.map((item) => [
     (item.effort / 5) * (width - 4) + 1,
     topAt(layout, item.startS + item.durationS / 2),
@@ -144,10 +197,10 @@ function swellOf({ items }: Timeline, layout: ScoreLayout): [number, number][] {
 }
 
 /** Effort grows sideways, with the band that the school likes behind it. */
-function Swell({ layout }: { layout: ScoreLayout }) {
+function Swell({ layout, lane }: LaneProps) {
   const school = useEditor((editor) => editor.plan.school);
   const { analysis, preview } = usePlanScreen();
-  const { width } = LANES[4];
+  const { width } = lane;
   const x = (effort: number) => (effort / 5) * (width - 4) + 1;
   const end = layout.rows.at(-1);
   if (!end) return null;
@@ -185,7 +238,7 @@ function Swell({ layout }: { layout: ScoreLayout }) {
   return (
     <svg
       className="absolute top-0"
-      style={{ left: leftOf(4) }}
+      style={{ left: lane.left }}
       width={width}
       height={layout.height}
       role="img"
@@ -196,7 +249,7 @@ function Swell({ layout }: { layout: ScoreLayout }) {
       <path d={edge(points) ?? ''} fill="none" stroke="var(--fern)" strokeWidth={1.8} />
       {preview ? (
         <path
-          d={ghost(swellOf(preview.timeline, layout)) ?? ''}
+          d={ghost(swellOf(preview.timeline, { layout, lane })) ?? ''}
           fill="none"
           stroke="var(--copper)"
           strokeWidth={1.6}

@@ -2,6 +2,7 @@ import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
 import type { StoreApi } from 'zustand/vanilla';
 import type { Analysis } from '@wrenfern/core';
+import type { Machines } from '@wrenfern/core/room/machines';
 import type { BookedPerson } from '../../data/api-types.ts';
 import type { PlanEditor } from './plan-editor.ts';
 
@@ -9,6 +10,7 @@ interface PlanScreen {
   editor: StoreApi<PlanEditor>;
   analysis: Analysis;
   attendees: BookedPerson[];
+  machines: Machines;
   /** False for whoever may only look. */
   mayEdit: boolean;
   /** What the class would be if what is being dragged were dropped where it is held. */

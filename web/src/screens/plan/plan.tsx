@@ -110,8 +110,15 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
   const analysis = useMemo(() => analyseClass(lesson, plan), [lesson, plan]);
   const [preview, setPreview] = useState<Analysis>();
   const screen = useMemo(
-    () => ({ editor, analysis, attendees: lesson.attendees, mayEdit: !isReader, preview }),
-    [editor, analysis, lesson.attendees, isReader, preview],
+    () => ({
+      editor,
+      analysis,
+      attendees: lesson.attendees,
+      machines: lesson.machines,
+      mayEdit: !isReader,
+      preview,
+    }),
+    [editor, analysis, lesson.attendees, lesson.machines, isReader, preview],
   );
   const previewDrop = (edit: Edit | undefined) => {
     const result = edit && applyEdit(editor.getState().plan, edit);

@@ -15,7 +15,7 @@ import { Figure } from '../../parts/figure.tsx';
 import { Frond } from '../../parts/frond.tsx';
 import { flatIds, headerId, rowId } from './drag.ts';
 import { findingAbout, findingId } from './findings.ts';
-import { LaneHeads, Lanes, LANES_WIDTH } from './lanes.tsx';
+import { LaneHeads, Lanes } from './lanes.tsx';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
 import { PlanTools } from './plan-tools.tsx';
 import { layOutScore, type ScoreHeader, type ScoreRow } from './score-layout.ts';
@@ -65,7 +65,7 @@ export function Score() {
               ))}
             </ol>
           </SortableContext>
-          <div className="shrink-0 max-md:hidden" style={{ width: LANES_WIDTH }}>
+          <div className="shrink-0 max-md:hidden">
             <Lanes layout={layout} />
           </div>
         </div>

@@ -1,8 +1,9 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { MachineSetting, type Option, type PropUse } from '@wrenfern/core/movement/exercise';
+import type { Option, PropUse } from '@wrenfern/core/movement/exercise';
 import { PROP_PLACES, PROP_ROLES, PROPS } from '@wrenfern/core/movement/vocabulary';
 import { Button } from '../../../parts/button.tsx';
 import { ToggleChip } from '../../../parts/chip.tsx';
+import { GearFields } from '../../../parts/gear-fields.tsx';
 import { IconButton } from '../../../parts/icon-button.tsx';
 import { Select } from '../../../parts/select.tsx';
 import { Stepper } from '../../../parts/stepper.tsx';
@@ -20,7 +21,16 @@ export function OptionGear({ option, onReformer, change }: GearProps) {
     <>
       <PropList props={option.props} onChange={(props) => change({ props })} />
       {onReformer ? (
-        <Settings settings={option.settings ?? {}} onChange={(settings) => change({ settings })} />
+        <fieldset>
+          <legend className="text-[0.8125rem] text-soft">The machine</legend>
+          <div className="mt-1">
+            <GearFields
+              withEffect
+              settings={option.settings ?? {}}
+              onChange={(settings) => change({ settings })}
+            />
+          </div>
+        </fieldset>
       ) : null}
     </>
   );
@@ -95,63 +105,6 @@ function PropList({
       <Button className="mt-2" onClick={() => onChange([...props, NEW_PROP])}>
         <Plus size={16} aria-hidden /> Add a prop
       </Button>
-    </fieldset>
-  );
-}
-
-const STRENGTHS = ['heavy', 'medium', 'light'] as const;
-const MOST_SPRINGS = 5;
-
-/** The settings that are one choice of a few, as the schema lists them. */
-const CHOICES = [
-  { key: 'moreSpring', label: 'Another spring is', values: MachineSetting.shape.moreSpring },
-  { key: 'bar', label: 'Bar', values: MachineSetting.shape.bar },
-  { key: 'headrest', label: 'Headrest', values: MachineSetting.shape.headrest },
-  { key: 'loops', label: 'Loops', values: MachineSetting.shape.loops },
-  { key: 'facing', label: 'Facing', values: MachineSetting.shape.facing },
-  { key: 'box', label: 'Box', values: MachineSetting.shape.box },
-] as const;
-
-function Settings({
-  settings,
-  onChange,
-}: {
-  settings: MachineSetting;
-  onChange: (settings: MachineSetting) => void;
-}) {
-  return (
-    <fieldset>
-      <legend className="text-[0.8125rem] text-soft">The machine</legend>
-      <div className="mt-1 flex flex-wrap items-end gap-2">
-        {STRENGTHS.map((strength) => (
-          <div key={strength} className="w-32">
-            <Stepper
-              label={`${strength} springs`}
-              value={settings.springs?.[strength] ?? 0}
-              min={0}
-              max={MOST_SPRINGS}
-              onChange={(count) =>
-                onChange({ ...settings, springs: { ...settings.springs, [strength]: count } })
-              }
-            />
-          </div>
-        ))}
-        {CHOICES.map(({ key, label, values }) => (
-          <Select<string>
-            key={key}
-            label={label}
-            value={settings[key] ?? ''}
-            choices={[
-              { value: '', name: 'not said' },
-              ...values.unwrap().options.map((option) => ({ value: option, name: option })),
-            ]}
-            onChange={(value) => {
-              const { [key]: _before, ...rest } = settings;
-              onChange(value ? { ...rest, [key]: value } : rest);
-            }}
-          />
-        ))}
-      </div>
     </fieldset>
   );
 }
