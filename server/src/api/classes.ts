@@ -158,9 +158,12 @@ export async function wholeClass(row: ClassRow, member: Member) {
 }
 
 interface Outline {
+  machine: Plan['machine'];
   targetS: number;
   items: number;
 }
+
+const NOTHING: Outline = { machine: 'mat', targetS: 0, items: 0 };
 
 /** What a list says of a plan; a saved revision never changes. */
 const outlines = new LRUCache<string, Outline>({ max: 20_000 });
@@ -180,10 +183,10 @@ async function outlinesOf(
     });
     for (const row of read) {
       const items = row.plan.segments.reduce((sum, segment) => sum + segment.items.length, 0);
-      outlines.set(keyOf(row), { targetS: row.plan.targetS, items });
+      outlines.set(keyOf(row), { machine: row.plan.machine, targetS: row.plan.targetS, items });
     }
   }
-  return new Map(rows.map((row) => [row.id, outlines.get(keyOf(row)) ?? { targetS: 0, items: 0 }]));
+  return new Map(rows.map((row) => [row.id, outlines.get(keyOf(row)) ?? NOTHING]));
 }
 
 /** How many come to each of these classes; who lies in the wastebasket does not. */
@@ -210,7 +213,7 @@ async function summaries(rows: readonly ClassRow[], studioId: string) {
     id: row.id,
     title: row.title,
     startsAt: row.startsAt.toISOString(),
-    ...(outlined.get(row.id) ?? { targetS: 0, items: 0 }),
+    ...(outlined.get(row.id) ?? NOTHING),
     coming: coming.get(row.id) ?? 0,
     taught: row.taughtRevision !== null,
     effort: efforts.get(row.id) ?? null,

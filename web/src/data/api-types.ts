@@ -147,6 +147,7 @@ export interface ClassSummaryRow {
   title: string;
   startsAt: string;
   targetS: number;
+  machine: Machine;
   items: number;
   coming: number;
   taught: boolean;

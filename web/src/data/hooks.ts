@@ -99,6 +99,21 @@ export function useEarlierClasses(before: string) {
   );
 }
 
+/** The newest classes, those to come included: to begin another from. */
+export function useRecentClasses(): SWRResponse<{ classes: ClassSummaryRow[] }, Error> {
+  return useSWR<{ classes: ClassSummaryRow[] }, Error>('/classes?limit=60', read);
+}
+
+/** From one day to another, year-month-day, both in it. */
+export function useWeek(
+  from: string,
+  until: string,
+): SWRResponse<{ classes: ReadyClass[] }, Error> {
+  return useSWR<{ classes: ReadyClass[] }, Error>(`/week?from=${from}&until=${until}`, read, {
+    keepPreviousData: true,
+  });
+}
+
 /** Kept still while it is edited: the editor holds the newest plan itself. */
 export function useClass(id: string): SWRResponse<WholeClass, Error> {
   return useSWR<WholeClass, Error>(`/classes/${id}`, read, { revalidateOnFocus: false });

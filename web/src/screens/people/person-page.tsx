@@ -48,6 +48,7 @@ interface RecordValues {
   name: string;
   consentOn: string;
   level: number;
+  springs: '' | 'lighter' | 'heavier';
   note: string;
   cautions: CautionLine[];
   holds: Record<Foundation, number>;
@@ -67,6 +68,7 @@ function valuesOf(person: Person | undefined): RecordValues {
     name: person?.name ?? '',
     consentOn: person?.consentOn ?? '',
     level: person?.level ?? 2,
+    springs: person?.springs ?? '',
     note: person?.note ?? '',
     cautions: (person?.cautions ?? []).map(({ since = '', until = '', ...rest }) => ({
       ...rest,
@@ -90,6 +92,7 @@ function recordOf(values: RecordValues, known: Person | undefined): Omit<Person,
     name: values.name,
     ...(values.consentOn ? { consentOn: values.consentOn } : {}),
     level: values.level,
+    ...(values.springs ? { springs: values.springs } : {}),
     note: values.note,
     usualOptions: known?.usualOptions ?? {},
     cautions,
@@ -166,6 +169,18 @@ function RecordForm({ known }: { known: RevisedPerson | undefined }) {
                     {value}, {name}
                   </option>
                 ))}
+              </select>
+            )}
+          </Field>
+          <Field
+            label="Springs on the reformer"
+            hint="One step from what the class is told, in every exercise."
+          >
+            {(named) => (
+              <select {...named} {...form.register('springs')} className={inputClass}>
+                <option value="">as the class is told</option>
+                <option value="lighter">a step lighter</option>
+                <option value="heavier">a step heavier</option>
               </select>
             )}
           </Field>

@@ -7,6 +7,7 @@ import { IconButton } from '../../parts/icon-button.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
 import { ClassPart } from './class-part.tsx';
+import { MachinePart } from './machine-part.tsx';
 import { SchoolPart } from './school-part.tsx';
 
 /** The class as a whole: its name, length, school, parts and how its time divides. */
@@ -44,6 +45,7 @@ export function PlanDetailsPanel() {
           onChange={(minutes) => edit({ type: 'setDetails', details: { targetS: minutes * 60 } })}
         />
       </div>
+      <MachinePart />
       <SchoolPart />
       <ClassPart />
       <Field label="Note for the class">

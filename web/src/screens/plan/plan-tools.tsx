@@ -8,7 +8,7 @@ import { OrderPanel } from './order-panel.tsx';
 import { useEditor } from './plan-context.tsx';
 
 /** What Wrenfern can work out for the whole class. */
-export function PlanTools() {
+export function PlanTools({ isMain = false }: { isMain?: boolean }) {
   const { lesson } = useLesson();
   const plan = useEditor((editor) => editor.plan);
   const [opened] = useState(plan);
@@ -24,6 +24,7 @@ export function PlanTools() {
       />
       <DraftPanel
         lesson={lesson}
+        opensItself={isMain}
         trigger={
           <Button title="Three classes from what you wish for">
             <Sprout size={15} aria-hidden /> Draft for me

@@ -9,7 +9,7 @@ import { analyseClass } from '../../data/class-analysis.ts';
 import { Button } from '../../parts/button.tsx';
 import { Select } from '../../parts/select.tsx';
 import { compareFindings, type Change } from './findings.ts';
-import { isOutdated, schoolChoices, schoolOf, schoolValue } from './school-choices.ts';
+import { isOutdated, schoolChoices, schoolOf, schoolValue } from '../../parts/school-choices.ts';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
 
 interface Difference extends Change {

@@ -37,7 +37,7 @@ export function Score() {
     <div className="flex min-h-0 flex-1 flex-col">
       <div className="flex h-9 shrink-0 border-b border-line max-md:hidden">
         <div className="flex flex-1 items-center gap-1.5 pl-2 max-lg:hidden">
-          {mayEdit ? <PlanTools /> : null}
+          {mayEdit ? <PlanTools isMain /> : null}
         </div>
         <span className="flex-1 lg:hidden" />
         <LaneHeads />

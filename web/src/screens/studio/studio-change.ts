@@ -3,6 +3,7 @@ import { useSWRConfig } from 'swr';
 import { z } from 'zod';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
+import { Machines } from '@wrenfern/core/room/machines';
 import { Cupboard } from '@wrenfern/core/room/props';
 import type { StudioSettings } from '../../data/api-types.ts';
 import { saveMerged } from '../../data/save-merged.ts';
@@ -11,6 +12,7 @@ import { readAnswer, request, sentenceOf } from '../../data/request.ts';
 interface StudioChange {
   cupboard?: Cupboard;
   pace?: Pace;
+  machines?: Machines;
   schools?: SchoolRules[];
   retentionMonths?: number | null;
   needsSecondFactor?: boolean;
@@ -20,6 +22,7 @@ const SettingsNow = z.object({
   revision: z.number().int(),
   cupboard: Cupboard,
   pace: Pace,
+  machines: Machines,
   schools: z.array(SchoolRules),
   retentionMonths: z.number().int().nullable(),
   needsSecondFactor: z.boolean(),
@@ -30,7 +33,7 @@ let underWay: Promise<unknown> = Promise.resolve();
 
 type Settings = Pick<
   StudioSettings,
-  'cupboard' | 'pace' | 'schools' | 'retentionMonths' | 'needsSecondFactor'
+  'cupboard' | 'pace' | 'machines' | 'schools' | 'retentionMonths' | 'needsSecondFactor'
 >;
 
 /** Shows a change of the studio at once, saves it, and fetches again what follows from it. */

@@ -6,6 +6,7 @@ import { Select } from '../../parts/select.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
+import { MachinesPart } from './machines-part.tsx';
 import { SchoolsPart } from './schools-part.tsx';
 import { TeamPart } from './team-part.tsx';
 import { useStudioChange } from './studio-change.ts';
@@ -26,6 +27,7 @@ export function Component() {
       <h1 className="text-3xl lg:col-span-2">{studio.data.name}</h1>
       <div className="flex flex-col gap-10">
         <CupboardPart studio={studio.data} isOwner={isOwner} />
+        <MachinesPart studio={studio.data} isOwner={isOwner} />
         <SchoolsPart studio={studio.data} isOwner={isOwner} />
       </div>
       <div className="flex flex-col gap-10">

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef } from 'react';
+import { useCallback, useEffect, useRef, type ReactNode } from 'react';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { SchoolRules } from '@wrenfern/core/plan/school';
 import { schoolWords } from '@wrenfern/core/plan/school-words';
@@ -20,7 +20,16 @@ const PART_NOW = {
 } as const;
 
 /** One thing at arm's length: name, count, figure, breath, two words to say, what to watch. */
-export function NowStage({ now, school }: { now: NowView; school: SchoolRules }) {
+export function NowStage({
+  now,
+  school,
+  gear,
+}: {
+  now: NowView;
+  school: SchoolRules;
+  /** How the machine is set, on a machine. */
+  gear: ReactNode;
+}) {
   const exercise = now.item.exercise ? catalogue.get(now.item.exercise) : undefined;
   const option = exercise?.options[(now.item.option ?? 1) - 1];
   const props = option?.props.filter((use) => !use.optional) ?? [];
@@ -61,6 +70,7 @@ export function NowStage({ now, school }: { now: NowView; school: SchoolRules })
           natural={school.defaults.breath === 'natural' ? words?.breath : undefined}
         />
       </div>
+      {gear}
       {exercise ? (
         <div className="grid gap-4 text-xl max-sm:text-lg sm:grid-cols-2">
           <Card title="Say">

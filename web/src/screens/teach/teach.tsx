@@ -1,3 +1,5 @@
+import type { Analysis } from '@wrenfern/core';
+import { gearWords } from '@wrenfern/core/room/gear-words';
 import { useCallback, useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { LostPage } from '../../app/error-page.tsx';
@@ -12,6 +14,7 @@ import { Empty, Failed, Loading } from '../../parts/states.tsx';
 import { minutes } from '../../parts/dates.ts';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { NowStage } from './now-stage.tsx';
+import { GearNow } from './gear-now.tsx';
 import { TeachBar } from './teach-bar.tsx';
 import { TeachTop } from './teach-top.tsx';
 import { useBegin, type Begin } from './use-begin.ts';
@@ -96,11 +99,26 @@ function Teach({ lesson, known, onStarted }: TeachProps) {
     <main className="flex h-dvh flex-col">
       <TeachTop lesson={lesson} timeline={timeline} run={run} />
       <div className="flex min-h-0 flex-1 max-md:flex-col max-md:overflow-y-auto">
-        <NowStage now={run.now} school={rulesOf(lesson.plan.school)} />
+        <NowStage
+          now={run.now}
+          school={rulesOf(lesson.plan.school)}
+          gear={<GearNow lesson={lesson} analysis={analysis} now={run.now} />}
+        />
         <VersionsAside lesson={lesson} analysis={analysis} run={run} now={run.now} />
       </div>
       <TeachBar run={run} now={run.now} />
     </main>
+  );
+}
+
+/** How every machine is set before anybody lies down. */
+function FirstGear({ lesson, analysis }: { lesson: WholeClass; analysis: Analysis }) {
+  const [first] = analysis.gear;
+  if (!first) return null;
+  return (
+    <p className="my-1 rounded-xl bg-slate-soft p-3">
+      Every machine: {gearWords(first.gear, lesson.machines).join(', ')}.
+    </p>
   );
 }
 
@@ -122,8 +140,9 @@ function Before({
       </p>
       <section aria-label="Lay out first">
         <h2 className="text-xl">Lay out first</h2>
+        <FirstGear lesson={lesson} analysis={analysis} />
         {analysis.props.length === 0 ? (
-          <p className="text-soft">Mats only.</p>
+          <p className="text-soft">{lesson.plan.machine === 'mat' ? 'Mats only.' : 'No props.'}</p>
         ) : (
           <ul className="mt-1 flex flex-col gap-1">
             {analysis.props.map((need) => (

@@ -13,6 +13,7 @@ import { catalogue } from '../../data/catalogue.ts';
 import { Button } from '../../parts/button.tsx';
 import { Figure } from '../../parts/figure.tsx';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
+import { GearNext } from './gear-now.tsx';
 import type { Run } from './use-run.ts';
 
 interface AsideProps {
@@ -196,6 +197,7 @@ function Next({ lesson, analysis, now }: AsideProps) {
           </span>
         ) : null}
       </p>
+      <GearNext lesson={lesson} analysis={analysis} now={now} />
       {fetch.map((need) => (
         <p key={need.prop} className="font-semibold text-copper">
           Fetch: {PROP_WORDS[need.prop]},{' '}

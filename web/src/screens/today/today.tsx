@@ -6,11 +6,10 @@ import { startOfToday, useEarlierClasses, useSession, useToday } from '../../dat
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { minutes, showDay, showWhen } from '../../parts/dates.ts';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
-import { NewClass } from './new-class.tsx';
+import { NewClass } from '../classes/new-class.tsx';
 import { ReadyCard } from './ready-card.tsx';
 
-const MAKE_ONE =
-  'Make one with “New class”: give it a name and a length, then fill it from the library.';
+const MAKE_ONE = 'Make one with “New class”: on the mat or the reformer, empty or drafted for you.';
 
 const NO_CLASS: Record<Role, string> = {
   owner: MAKE_ONE,

@@ -1,5 +1,6 @@
 import { proxy } from 'comlink';
 import { useRef, useState, type ReactNode } from 'react';
+import { useLocation } from 'react-router';
 import { toast } from 'sonner';
 import type { DraftResult } from '@wrenfern/core/draft/draft-plan';
 import { DraftWishes } from '@wrenfern/core/draft/wishes';
@@ -20,10 +21,25 @@ type State =
   | { status: 'drafting'; step: DraftStep | undefined }
   | { status: 'drafted'; result: DraftResult };
 
+/** What the new class was made with. */
+function isWanted(state: unknown): boolean {
+  return typeof state === 'object' && state !== null && 'draft' in state && state.draft === true;
+}
+
 /** Wishes as sentences; three classes that fulfil them, or the wishes that are in the way. */
-export function DraftPanel({ lesson, trigger }: { lesson: WholeClass; trigger: ReactNode }) {
+export function DraftPanel({
+  lesson,
+  trigger,
+  opensItself = false,
+}: {
+  lesson: WholeClass;
+  trigger: ReactNode;
+  /** Where a class was made to be drafted, it begins with its wishes. */
+  opensItself?: boolean;
+}) {
   const plan = useEditor((editor) => editor.plan);
-  const [isOpen, setOpen] = useState(false);
+  const wanted: unknown = useLocation().state;
+  const [isOpen, setOpen] = useState(opensItself && isWanted(wanted));
   const [state, setState] = useState<State>({ status: 'wishing' });
   const [wishes, setWishes] = useState<DraftWishes>(() =>
     DraftWishes.parse({

@@ -1,0 +1,262 @@
+import { format } from 'date-fns';
+import { useForm, useWatch } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import { useSWRConfig } from 'swr';
+import type { Machine } from '@wrenfern/core/movement/vocabulary';
+import { useRecentClasses, useSession, useStudio } from '../../data/hooks.ts';
+import type { ClassSummaryRow } from '../../data/api-types.ts';
+import { request, sentenceOf } from '../../data/request.ts';
+import { Button } from '../../parts/button.tsx';
+import { showWhen } from '../../parts/dates.ts';
+import { Field, inputClass, TextField } from '../../parts/field.tsx';
+import { FormError } from '../../parts/form-error.tsx';
+import { schoolChoices, schoolOf } from '../../parts/school-choices.ts';
+import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
+import { dayAfter, dayIn, momentIn, noonOf } from '../../parts/studio-time.ts';
+
+const MACHINES: { value: Machine; name: string }[] = [
+  { value: 'mat', name: 'Mat' },
+  { value: 'reformer', name: 'Reformer' },
+];
+
+const BEGINNINGS = [
+  { value: 'empty', name: 'Empty' },
+  { value: 'again', name: 'Like an earlier class' },
+  { value: 'draft', name: 'Drafted for me' },
+] as const;
+
+interface Values {
+  machine: Machine;
+  title: string;
+  school: string;
+  day: string;
+  time: string;
+  lengthMin: number;
+  weekly: boolean;
+  until: string;
+  peopleOf: string;
+  begin: (typeof BEGINNINGS)[number]['value'];
+  copyOf: string;
+  vary: string;
+}
+
+const WEEKS_AHEAD = 7 * 8;
+
+/** Where, when, who comes and how it begins; everything can be changed later in the class. */
+export function NewClassForm({ day }: { day: string | undefined }) {
+  const zone = useSession().data?.studio.timeZone ?? 'UTC';
+  const own = useStudio().data?.schools ?? [];
+  const earlier = useRecentClasses().data?.classes ?? [];
+  const { mutate } = useSWRConfig();
+  const navigate = useNavigate();
+  const tomorrow = dayAfter(dayIn(zone, new Date()), 1);
+  const first = day ?? tomorrow;
+  const form = useForm<Values>({
+    defaultValues: {
+      machine: 'mat',
+      title: '',
+      school: 'foundations-first',
+      day: first,
+      time: '18:00',
+      lengthMin: 50,
+      weekly: false,
+      until: dayAfter(first, WEEKS_AHEAD),
+      peopleOf: '',
+      begin: 'empty',
+      copyOf: '',
+      vary: '',
+    },
+  });
+  const { errors, isSubmitting } = form.formState;
+  const [machine, onDay, begin, copyOf] = useWatch({
+    control: form.control,
+    name: ['machine', 'day', 'begin', 'copyOf'],
+  });
+  const source = begin === 'again' ? earlier.find(({ id }) => id === copyOf) : undefined;
+  const suggested = nameFor(source?.machine ?? machine, onDay);
+  const submit = form.handleSubmit(async (wanted) => {
+    try {
+      const { id } = await request<{ id: string }>('POST', '/classes', {
+        title: wanted.title.trim() || source?.title || suggested,
+        machine: wanted.machine,
+        school: schoolOf(wanted.school, own, 'foundations-first'),
+        startsAt: momentIn(zone, wanted.day, wanted.time),
+        targetS: wanted.lengthMin * 60,
+        ...(source ? { copyOf: source.id, vary: wanted.vary } : {}),
+        ...(wanted.peopleOf ? { peopleOf: wanted.peopleOf } : {}),
+        ...(wanted.weekly ? { weeklyUntil: wanted.until } : {}),
+      });
+      await mutate((key) => typeof key === 'string' && /^\/(today|week|classes\?)/.test(key));
+      await navigate(`/classes/${id}/plan`, { state: { draft: wanted.begin === 'draft' } });
+    } catch (error) {
+      form.setError('root', { message: sentenceOf(error) });
+    }
+  });
+  return (
+    <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-5" noValidate>
+      <SegmentedRadio
+        label="On"
+        choices={MACHINES}
+        value={source?.machine ?? machine}
+        disabled={source !== undefined}
+        onChange={(next) => form.setValue('machine', next)}
+      />
+      <When form={form} />
+      <Field label="Who comes">
+        {(named) => (
+          <select {...named} {...form.register('peopleOf')} className={inputClass}>
+            <option value="">nobody yet</option>
+            {earlier
+              .filter(({ coming }) => coming > 0)
+              .map((row) => (
+                <option key={row.id} value={row.id}>
+                  the {row.coming} of {row.title}, {showWhen(row.startsAt, zone)}
+                </option>
+              ))}
+          </select>
+        )}
+      </Field>
+      <fieldset className="flex flex-col gap-2">
+        <SegmentedRadio
+          label="It begins"
+          choices={
+            earlier.length > 0 ? BEGINNINGS : BEGINNINGS.filter(({ value }) => value !== 'again')
+          }
+          value={begin}
+          onChange={(next) => form.setValue('begin', next)}
+        />
+        {begin === 'again' ? <Earlier form={form} rows={earlier} zone={zone} /> : null}
+      </fieldset>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <TextField
+          label="Name"
+          placeholder={source?.title ?? suggested}
+          maxLength={120}
+          error={errors.title?.message}
+          {...form.register('title')}
+        />
+        <Field label="In the way of" hint={source ? 'As in the earlier class.' : ''}>
+          {(named) => (
+            <select
+              {...named}
+              {...form.register('school')}
+              disabled={source !== undefined}
+              className={inputClass}
+            >
+              {schoolChoices(own, 'foundations-first').map(({ value, name }) => (
+                <option key={value} value={value}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+      </div>
+      <FormError message={errors.root?.message} />
+      <Button look="main" type="submit" disabled={isSubmitting}>
+        Make it and plan
+      </Button>
+    </form>
+  );
+}
+
+type Form = ReturnType<typeof useForm<Values>>;
+
+function When({ form }: { form: Form }) {
+  const { errors } = form.formState;
+  const weekly = useWatch({ control: form.control, name: 'weekly' });
+  return (
+    <fieldset className="flex flex-col gap-2">
+      <legend className="sr-only">When</legend>
+      <div className="grid grid-cols-3 gap-3">
+        <TextField
+          label="Day"
+          type="date"
+          error={errors.day?.message}
+          {...form.register('day', { required: 'Choose a day.' })}
+        />
+        <TextField
+          label="Time"
+          type="time"
+          error={errors.time?.message}
+          {...form.register('time', { required: 'Choose a time.' })}
+        />
+        <TextField
+          label="Length in minutes"
+          type="number"
+          min={5}
+          max={180}
+          error={errors.lengthMin?.message}
+          {...form.register('lengthMin', {
+            valueAsNumber: true,
+            required: 'Say how long it lasts.',
+            min: { value: 5, message: 'At least 5 minutes.' },
+            max: { value: 180, message: 'At most 180 minutes.' },
+          })}
+        />
+      </div>
+      <div className="flex min-h-9 flex-wrap items-center gap-3">
+        <label className="flex items-center gap-2">
+          <input type="checkbox" className="size-5 accent-(--fern)" {...form.register('weekly')} />
+          every week
+        </label>
+        {weekly ? (
+          <label className="flex items-center gap-2">
+            until
+            <input
+              type="date"
+              {...form.register('until')}
+              className="min-h-9 rounded-lg border border-line-strong/70 bg-leaf px-2"
+            />
+          </label>
+        ) : null}
+      </div>
+    </fieldset>
+  );
+}
+
+function Earlier({
+  form,
+  rows,
+  zone,
+}: {
+  form: Form;
+  rows: readonly ClassSummaryRow[];
+  zone: string;
+}) {
+  const { errors } = form.formState;
+  return (
+    <>
+      <Field label="Which" error={errors.copyOf?.message}>
+        {(named) => (
+          <select
+            {...named}
+            {...form.register('copyOf', { required: 'Choose the class.' })}
+            className={inputClass}
+          >
+            <option value="">choose one</option>
+            {rows
+              .filter(({ items }) => items > 0)
+              .map((row) => (
+                <option key={row.id} value={row.id}>
+                  {row.title}, {showWhen(row.startsAt, zone)}
+                </option>
+              ))}
+          </select>
+        )}
+      </Field>
+      <TextField
+        label="What to vary"
+        hint="Stands in the note of the class, for you to see while you plan."
+        maxLength={400}
+        {...form.register('vary')}
+      />
+    </>
+  );
+}
+
+/** "Thursday reformer", until somebody says otherwise. */
+function nameFor(machine: Machine, day: string): string {
+  const weekday = day ? format(noonOf(day), 'EEEE') : 'New';
+  return `${weekday} ${machine}`;
+}

@@ -1,0 +1,20 @@
+import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { Sheet } from '../../parts/dialog.tsx';
+import { Loading } from '../../parts/states.tsx';
+
+/** Fetched when it is first asked for: Today has no need of it. */
+const NewClassForm = lazy(async () => ({
+  default: (await import('./new-class-form.tsx')).NewClassForm,
+}));
+
+/** Makes a class and opens its plan. `day` is where it is to stand, year-month-day. */
+export function NewClass({ trigger, day }: { trigger: ReactNode; day?: string }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Sheet title="New class" trigger={trigger} open={open} onOpenChange={setOpen}>
+      <Suspense fallback={<Loading what="the form" />}>
+        <NewClassForm day={day} />
+      </Suspense>
+    </Sheet>
+  );
+}
