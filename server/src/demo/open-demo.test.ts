@@ -1,6 +1,7 @@
 import { DateTime } from 'luxon';
 import request from 'supertest';
 import { describe, expect, it } from 'vitest';
+import { analyse } from '@wrenfern/core/analyse';
 import { checkPlan } from '@wrenfern/core/plan/plan';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import { builtInCatalogue } from '@wrenfern/library';
@@ -8,7 +9,16 @@ import { ClassEvent, ClassRow, PersonRow, Studio } from '../db/models.ts';
 import { cleanUp } from '../keeping/clean-up.ts';
 import { makeStudio, openTestApp, testApp } from '../testing/test-studio.ts';
 import { openDemo } from './open-demo.ts';
-import { BACK_EASE, FOUNDATIONS, SMALL_BALL, TIMED_SETS } from './plans.ts';
+import { DEMO_CATALOGUE, DEMO_EXERCISES } from './exercises.ts';
+import { DEMO_MACHINES } from './machines.ts';
+import {
+  BACK_EASE,
+  FOUNDATIONS,
+  MACHINES_FIRST,
+  MACHINES_MIXED,
+  SMALL_BALL,
+  TIMED_SETS,
+} from './plans.ts';
 
 const NOW = new Date('2026-11-25T09:00:00Z');
 
@@ -16,10 +26,10 @@ const { database } = await openTestApp();
 await openDemo('Europe/Lisbon', 10, NOW);
 
 describe('the demo studio', () => {
-  it('has fourteen people, four plans, twelve weeks behind it and today ahead', async () => {
+  it('has fourteen people, six plans, twelve weeks behind it and today ahead', async () => {
     expect(await PersonRow.count()).toBe(14);
     const rows = await ClassRow.findAll({ order: ['startsAt'] });
-    expect(new Set(rows.map(({ title }) => title)).size).toBe(4);
+    expect(new Set(rows.map(({ title }) => title)).size).toBe(6);
     const first = rows[0]?.startsAt.getTime() ?? 0;
     const weeks = (NOW.getTime() - first) / (7 * 86_400_000);
     expect(weeks).toBeGreaterThan(11);
@@ -73,11 +83,37 @@ describe('the demo studio', () => {
     [FOUNDATIONS.title, FOUNDATIONS],
     [BACK_EASE.title, BACK_EASE],
     [TIMED_SETS.title, TIMED_SETS],
+    [MACHINES_MIXED.title, MACHINES_MIXED],
+    [MACHINES_FIRST.title, MACHINES_FIRST],
   ])('%s is a whole class of 30 to 55 minutes', (_title, plan) => {
-    expect(checkPlan(plan, builtInCatalogue)).toEqual([]);
-    const { totalS } = timePlan(plan, builtInCatalogue);
+    expect(checkPlan(plan, DEMO_CATALOGUE)).toEqual([]);
+    const { totalS } = timePlan(plan, DEMO_CATALOGUE);
     expect(totalS / 60).toBeGreaterThanOrEqual(30);
     expect(totalS / 60).toBeLessThan(55);
+  });
+
+  it('has own exercises that a studio could have saved itself', async () => {
+    const app = testApp(database);
+    const owner = await makeStudio(app, 'writes');
+    for (const exercise of DEMO_EXERCISES) {
+      const answer = await owner.agent
+        .put(`/api/exercises/${exercise.slug}`)
+        .send({ version: 0, exercise });
+      expect([exercise.slug, answer.status, answer.body]).toMatchObject([exercise.slug, 200, {}]);
+    }
+  });
+
+  it('asks for no springs that its machines lack, and puts the box on once', () => {
+    const { gear, findings } = analyse(MACHINES_MIXED, DEMO_CATALOGUE, {
+      attendees: [],
+      cupboard: {},
+      day: '2026-11-30',
+      machines: DEMO_MACHINES,
+    });
+    expect(findings.filter(({ rule }) => rule === 'machines-suffice')).toEqual([]);
+    expect(gear.filter(({ changes }) => changes.includes('box'))).toHaveLength(2);
+    expect(gear.length).toBeGreaterThanOrEqual(8);
+    expect(gear.length).toBeLessThanOrEqual(13);
   });
 
   it('keeps loaded rounding out of the back-ease class', () => {

@@ -1,8 +1,8 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { DateTime } from 'luxon';
 import { Op, type Transaction } from 'sequelize';
-import { builtInCatalogue } from '@wrenfern/library';
 import type { LiveEvent } from '@wrenfern/core/live/events';
+import { emptyPlan } from '@wrenfern/core/plan/empty-plan';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
@@ -15,6 +15,7 @@ import {
   ClassNote,
   ClassRow,
   databaseOfModels,
+  ExerciseVersion,
   PersonRow,
   PlanRevision,
   Studio,
@@ -23,9 +24,19 @@ import {
 import { sealBooking, sealRecord } from '../keeping/records.ts';
 import { DEMO_PEOPLE } from './people.ts';
 import { EVENING_SCHOOL } from './school.ts';
-import { BACK_EASE, FOUNDATIONS, SMALL_BALL, TIMED_SETS } from './plans.ts';
+import { DEMO_CATALOGUE, DEMO_EXERCISES } from './exercises.ts';
+import { DEMO_MACHINES } from './machines.ts';
+import {
+  BACK_EASE,
+  FOUNDATIONS,
+  MACHINES_FIRST,
+  MACHINES_MIXED,
+  SMALL_BALL,
+  TIMED_SETS,
+} from './plans.ts';
 
 const WEEKS_BEFORE = 12;
+const COURSE_WEEKS = 4;
 
 /** Too few balls, on purpose. */
 const CUPBOARD: Cupboard = {
@@ -92,6 +103,7 @@ async function fill(
       cupboard: CUPBOARD,
       schools: [EVENING_SCHOOL],
       pace: STEADY_PACE,
+      machines: DEMO_MACHINES,
       usedAt: now,
     },
     { transaction },
@@ -113,13 +125,25 @@ async function fill(
     return { id, studioId, name, sealed: sealRecord(studioId, id, record) };
   });
   await PersonRow.bulkCreate(people, { transaction });
+  const series = { mixed: randomUUID(), first: randomUUID() };
   const today = DateTime.fromJSDate(now, { zone: timeZone }).startOf('day');
   const rows = timetable(today, nextClass(today, now)).map((lesson) =>
     rowsOfLesson(
       studioId,
       people.map(({ id }) => id),
+      series,
       lesson,
     ),
+  );
+  await ExerciseVersion.bulkCreate(
+    DEMO_EXERCISES.map((exercise) => ({
+      id: randomUUID(),
+      studioId,
+      slug: exercise.slug,
+      version: 1,
+      exercise,
+    })),
+    { transaction },
   );
   await ClassRow.bulkCreate(
     rows.map((row) => row.lesson),
@@ -147,6 +171,8 @@ async function fill(
 interface Lesson {
   plan: Plan;
   startsAt: DateTime;
+  /** Classes that repeat share a name here, and a series in the tables. */
+  series?: 'mixed' | 'first';
   /** Index into the people who come. */
   who: number[];
   /** How the teacher's day ran against the plan; left out for classes to come. */
@@ -156,6 +182,9 @@ interface Lesson {
 
 const EVERYONE = DEMO_PEOPLE.map((_, index) => index);
 const BACKS = [1, 2, 4, 6, 9, 10, 12, 13];
+/** As many as there are machines. */
+const MIXED = [0, 2, 3, 7, 8, 11];
+const FIRST = [4, 6, 9, 10];
 
 /** A quarter past six, or later when the evening has begun: today's class is still to come. */
 function nextClass(today: DateTime, now: Date): DateTime {
@@ -183,6 +212,28 @@ function timetable(today: DateTime, next: DateTime): Lesson[] {
       startsAt: today.plus({ days: 1 }).set({ hour: 12, minute: 15 }),
       who: BACKS,
       seed: 2,
+    },
+    {
+      plan: MACHINES_MIXED,
+      startsAt: today.plus({ days: 1 }).set({ hour: 18, minute: 0 }),
+      who: MIXED,
+      series: 'mixed',
+      seed: 5,
+    },
+    {
+      plan: MACHINES_FIRST,
+      startsAt: today.plus({ days: 3 }).set({ hour: 17, minute: 30 }),
+      who: FIRST,
+      series: 'first',
+      seed: 6,
+    },
+    // Next week's is still to be planned.
+    {
+      plan: emptyPlan(MACHINES_MIXED),
+      startsAt: today.plus({ days: 8 }).set({ hour: 18, minute: 0 }),
+      who: MIXED,
+      series: 'mixed',
+      seed: 7,
     },
     {
       plan: TIMED_SETS,
@@ -216,6 +267,25 @@ function timetable(today: DateTime, next: DateTime): Lesson[] {
         seed: 200 + week,
       },
     );
+    behind.push({
+      plan: MACHINES_MIXED,
+      startsAt: day.plus({ days: 1 }).set({ hour: 18, minute: 0 }),
+      who: MIXED,
+      series: 'mixed',
+      dayFactor: 1.04,
+      seed: 400 + week,
+    });
+    // The course began four weeks ago.
+    if (week <= COURSE_WEEKS) {
+      behind.push({
+        plan: MACHINES_FIRST,
+        startsAt: day.plus({ days: 3 }).set({ hour: 17, minute: 30 }),
+        who: FIRST,
+        series: 'first',
+        dayFactor: 1.08,
+        seed: 500 + week,
+      });
+    }
     if (week % 2 === 0) {
       behind.push({
         plan: TIMED_SETS,
@@ -235,7 +305,12 @@ function rotate(list: number[], by: number): number[] {
 }
 
 /** Everything that a class of the demo puts into the tables. */
-function rowsOfLesson(studioId: string, people: readonly string[], lesson: Lesson) {
+function rowsOfLesson(
+  studioId: string,
+  people: readonly string[],
+  series: Record<NonNullable<Lesson['series']>, string>,
+  lesson: Lesson,
+) {
   const { plan, seed, dayFactor } = lesson;
   const startsAt = lesson.startsAt.toJSDate();
   const classId = randomUUID();
@@ -250,6 +325,7 @@ function rowsOfLesson(studioId: string, people: readonly string[], lesson: Lesso
       startsAt,
       plan,
       taughtRevision: isTaught ? 1 : null,
+      seriesId: lesson.series ? series[lesson.series] : null,
     },
     revision: { id: randomUUID(), studioId, classId, revision: 1, plan, savedBy: 'Rowan Feld' },
     bookings: lesson.who.flatMap((index) => {
@@ -274,7 +350,7 @@ const NOTES = [
 /** A class as it may have been taught: each item a little longer or shorter than planned. */
 function taughtEvents(plan: Plan, startMs: number, dayFactor: number, seed: number): LiveEvent[] {
   const random = seededRandom(seed);
-  const timeline = timePlan(plan, builtInCatalogue);
+  const timeline = timePlan(plan, DEMO_CATALOGUE);
   let atMs = startMs + 60_000;
   const shared = (index: number) => ({
     id: `demo-${seed}-${index}`,

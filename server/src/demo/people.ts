@@ -27,6 +27,7 @@ const PEOPLE: DemoPerson[] = [
   {
     name: 'Ines Calvary',
     level: 2,
+    springs: 'lighter',
     note: 'Retired surveyor. Walks a lot.',
     cautions: [{ caution: 'low-bone-density' }],
   },
@@ -53,7 +54,12 @@ const PEOPLE: DemoPerson[] = [
     cautions: [{ caution: 'knee', note: 'Both, after ladders.' }],
   },
   { name: 'Ugo Barrane', level: 1, note: 'New here this month.', holds: {} },
-  { name: 'Wim Dask', level: 4, note: 'Has been coming since the ovens went cold.' },
+  {
+    name: 'Wim Dask',
+    level: 4,
+    springs: 'heavier',
+    note: 'Has been coming since the ovens went cold.',
+  },
   {
     name: 'Yusra Kelim',
     level: 2,
@@ -74,6 +80,7 @@ const REGULAR: Person['holds'] = { breath: 2, settle: 1, support: 1, shoulders: 
 export const DEMO_PEOPLE: Omit<Person, 'id'>[] = PEOPLE.map((person) => ({
   name: person.name,
   level: person.level ?? 2,
+  ...(person.springs ? { springs: person.springs } : {}),
   usualOptions: person.usualOptions ?? {},
   holds: person.holds ?? REGULAR,
   note: person.note ?? '',

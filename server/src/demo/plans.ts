@@ -1,6 +1,6 @@
-import { builtInCatalogue } from '@wrenfern/library';
 import type { Dose } from '@wrenfern/core/movement/dose';
 import { Plan, type ExerciseItem, type Item, type PlanDetails } from '@wrenfern/core/plan/plan';
+import { DEMO_CATALOGUE } from './exercises.ts';
 
 type Extra = Partial<Omit<ExerciseItem, 'id' | 'kind' | 'exercise'>>;
 
@@ -14,7 +14,7 @@ function plan(
     format: 'wrenfern-plan/1',
     ...details,
     segments: segments.map(([name, items]) => ({
-      id: name.toLowerCase(),
+      id: name.toLowerCase().replaceAll(' ', '-'),
       name,
       items: items.map((item) => {
         number += 1;
@@ -25,7 +25,7 @@ function plan(
 }
 
 function exercise(slug: string, extra: Extra = {}): Item {
-  builtInCatalogue.require(slug);
+  DEMO_CATALOGUE.require(slug);
   return { kind: 'exercise', id: slug, exercise: slug, restS: 0, note: '', ...extra };
 }
 
@@ -40,6 +40,7 @@ const times = (count: number, sides: Dose['sides'] = 'none'): Dose => ({
   ...shared,
   sides,
 });
+const twice = (count: number): Dose => ({ ...times(count), sets: 2 });
 const timed = (sides: Dose['sides'] = 'none', onS = 45, offS = 15): Dose => ({
   kind: 'timed',
   onS,
@@ -232,6 +233,128 @@ export const TIMED_SETS: Plan = plan(
         exercise('figure-four', { options: [1, 2] }),
         exercise('final-rest', { dose: free(120) }),
         exercise('return-to-sitting', { options: [1] }),
+      ],
+    ],
+  ],
+);
+
+/** Every week, for whoever comes: heavy for the feet, lighter for the hands, one box, standing last. */
+export const MACHINES_MIXED: Plan = plan(
+  {
+    title: 'Machines, mixed ability',
+    machine: 'reformer',
+    targetS: 2700,
+    note: 'Box on once, after the loops.',
+  },
+  [
+    ['Arrive', [exercise('lie-and-breathe')]],
+    [
+      'Feet',
+      [
+        exercise('footwork', { options: [1], dose: times(10) }),
+        exercise('footwork', { options: [2], dose: times(10) }),
+        exercise('footwork', { options: [4], dose: times(8, 'each') }),
+        exercise('calf-raise', { dose: times(12) }),
+        exercise('running', { dose: times(20) }),
+      ],
+    ],
+    [
+      'Trunk and loops',
+      [
+        exercise('reformer-bridge', { dose: twice(6) }),
+        exercise('supine-arms', { dose: twice(8) }),
+        exercise('reformer-hundred', { options: [1, 2] }),
+        exercise('coordination', { options: [1, 2], dose: times(6) }),
+        exercise('feet-in-straps', { dose: twice(8) }),
+      ],
+    ],
+    [
+      'Box',
+      [
+        exercise('long-box-pulling-straps', { dose: times(8) }),
+        exercise('long-box-breaststroke', { dose: times(6) }),
+      ],
+    ],
+    [
+      'Hands and knees',
+      [
+        pause('Box away, water', 60),
+        exercise('knee-stretch', { dose: times(12) }),
+        exercise('elephant', { dose: times(10) }),
+        exercise('long-stretch', { options: [1, 2], dose: times(5) }),
+      ],
+    ],
+    [
+      'Kneeling and standing',
+      [
+        exercise('chest-expansion', { dose: twice(6) }),
+        exercise('kneeling-arms', { dose: twice(6) }),
+        exercise('scooter', { dose: times(10, 'each') }),
+        exercise('side-splits', { options: [1, 2], dose: times(10) }),
+      ],
+    ],
+    [
+      'Close',
+      [
+        exercise('side-sit-mermaid-reformer', { dose: times(4, 'each') }),
+        exercise('front-lunge-stretch'),
+        exercise('roll-down-beside', { options: [1] }),
+      ],
+    ],
+  ],
+);
+
+/** Week by week for people who are new to the machine: nothing standing on the carriage. */
+export const MACHINES_FIRST: Plan = plan(
+  {
+    title: 'Machines, first course',
+    machine: 'reformer',
+    targetS: 2400,
+    note: 'Show how to change springs once more.',
+  },
+  [
+    ['Arrive', [pause('Round the machine, springs', 180), exercise('lie-and-breathe')]],
+    [
+      'Feet',
+      [
+        exercise('footwork', { options: [1], dose: times(10), teaching: 'full' }),
+        exercise('footwork', { options: [2], dose: times(10) }),
+        exercise('footwork', { options: [3], dose: times(8) }),
+        exercise('calf-raise', { options: [1, 2], dose: times(10) }),
+        exercise('running', { dose: times(16) }),
+      ],
+    ],
+    [
+      'Trunk and loops',
+      [
+        exercise('reformer-bridge', { options: [1, 2], dose: times(6), teaching: 'full' }),
+        pause('Loops: how to take and leave them', 60),
+        exercise('supine-arms', { options: [1, 2], dose: times(8), teaching: 'full' }),
+        exercise('feet-in-straps', { options: [1, 2], dose: times(8), teaching: 'full' }),
+      ],
+    ],
+    [
+      'Hands and knees',
+      [
+        pause('Water', 60),
+        exercise('knee-stretch', { options: [1, 2], dose: times(10), teaching: 'full' }),
+        exercise('elephant', { options: [1, 2], dose: times(8) }),
+      ],
+    ],
+    [
+      'Kneeling and standing',
+      [
+        exercise('chest-expansion', { options: [1], dose: times(8) }),
+        exercise('kneeling-arms', { options: [1], dose: times(8) }),
+        exercise('scooter', { options: [1, 2], dose: times(8, 'each'), teaching: 'full' }),
+      ],
+    ],
+    [
+      'Close',
+      [
+        exercise('side-sit-mermaid-reformer', { options: [1, 2], dose: times(4, 'each') }),
+        exercise('front-lunge-stretch', { options: [1, 2] }),
+        exercise('roll-down-beside', { options: [1] }),
       ],
     ],
   ],
