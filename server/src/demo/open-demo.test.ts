@@ -33,7 +33,7 @@ describe('the demo studio', () => {
     const first = rows[0]?.startsAt.getTime() ?? 0;
     const weeks = (NOW.getTime() - first) / (7 * 86_400_000);
     expect(weeks).toBeGreaterThan(11);
-    expect(rows.filter(({ startsAt }) => startsAt > NOW)).toHaveLength(4);
+    expect(rows.filter(({ startsAt }) => startsAt > NOW)).toHaveLength(7);
     expect(await ClassEvent.count()).toBeGreaterThan(400);
   });
 
@@ -99,7 +99,7 @@ describe('the demo studio', () => {
       const answer = await owner.agent
         .put(`/api/exercises/${exercise.slug}`)
         .send({ version: 0, exercise });
-      expect([exercise.slug, answer.status, answer.body]).toMatchObject([exercise.slug, 200, {}]);
+      expect([exercise.slug, answer.status, answer.body]).toMatchObject([exercise.slug, 201, {}]);
     }
   });
 

@@ -36,6 +36,7 @@ export const router = createBrowserRouter([
               },
             ],
           },
+          { path: '/classes', lazy: () => import('../screens/classes/classes.tsx') },
           { path: '/people', lazy: () => import('../screens/people/people.tsx') },
           { path: '/people/:id', lazy: () => import('../screens/people/person-page.tsx') },
           { path: '/studio', lazy: () => import('../screens/studio/studio.tsx') },

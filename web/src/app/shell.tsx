@@ -26,6 +26,7 @@ const CommandPalette = lazy(async () => ({
 
 const PLACES = [
   { to: '/', name: 'Today', key: 't' },
+  { to: '/classes', name: 'Classes', key: 'c' },
   { to: '/people', name: 'People', key: 'p', who: ['owner', 'instructor'] },
   { to: '/library', name: 'Library', key: 'l' },
   { to: '/studio', name: 'Studio', key: 's' },
@@ -112,7 +113,10 @@ function Header() {
   return (
     <header className="sticky top-0 z-30 border-b border-line bg-leaf print:hidden">
       <div className="mx-auto flex h-14 max-w-[80rem] items-center gap-1 px-3 sm:gap-4 sm:px-6">
-        <Brand />
+        {/* A phone has room for the places, not for the name of the house as well. */}
+        <span className="max-sm:hidden">
+          <Brand />
+        </span>
         <nav aria-label="Studio" className="flex gap-0.5 sm:gap-1">
           {PLACES.filter(({ who }) => !who || (role && who.includes(role))).map(({ to, name }) => (
             <NavLink
@@ -121,7 +125,7 @@ function Header() {
               end={to === '/'}
               className={({ isActive }) =>
                 clsx(
-                  'rounded-lg px-2 py-1.5 sm:px-3',
+                  'rounded-lg px-1.5 py-1.5 sm:px-3',
                   isActive ? 'bg-mist font-semibold text-fern' : 'text-ink hover:bg-mist',
                 )
               }

@@ -14,7 +14,7 @@ export function showWhen(iso: string, timeZone: string): string {
 
 export function showTimeOfDay(iso: string, timeZone: string): string {
   const format = new Intl.DateTimeFormat(undefined, {
-    hour: '2-digit',
+    hour: 'numeric',
     minute: '2-digit',
     timeZone,
   });

@@ -3,6 +3,8 @@ import { useId } from 'react';
 
 interface SegmentedRadioProps<T extends string> {
   label: string;
+  /** For screen readers only. */
+  labelHidden?: boolean;
   choices: readonly { value: T; name: string }[];
   value: T;
   disabled?: boolean;
@@ -12,6 +14,7 @@ interface SegmentedRadioProps<T extends string> {
 /** One of a few, all of them in sight. */
 export function SegmentedRadio<T extends string>({
   label,
+  labelHidden = false,
   choices,
   value,
   disabled = false,
@@ -20,7 +23,7 @@ export function SegmentedRadio<T extends string>({
   const name = useId();
   return (
     <fieldset disabled={disabled}>
-      <legend className="mb-1 font-semibold">{label}</legend>
+      <legend className={labelHidden ? 'sr-only' : 'mb-1 font-semibold'}>{label}</legend>
       <div className="flex flex-wrap rounded-xl border border-line-strong/60 bg-leaf p-1">
         {choices.map((choice) => (
           <label

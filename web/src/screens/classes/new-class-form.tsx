@@ -153,7 +153,12 @@ export function NewClassForm({ day }: { day: string | undefined }) {
         </Field>
       </div>
       <FormError message={errors.root?.message} />
-      <Button look="main" type="submit" disabled={isSubmitting}>
+      <Button
+        look="main"
+        type="submit"
+        disabled={isSubmitting}
+        className="sticky bottom-0 min-h-11"
+      >
         Make it and plan
       </Button>
     </form>

@@ -221,7 +221,11 @@ function ExerciseWords({
   const exercise = catalogue.require(item.exercise);
   const option = exercise.options[(timed.option ?? 1) - 1];
   const school = useEditor((editor) => editor.plan.school);
-  const dose = describeDose(doseOf(item, exercise, rulesOf(school)));
+  const dose = [
+    // Variants of one exercise are told apart by their only option.
+    ...(item.options?.length === 1 && option ? [option.name] : []),
+    describeDose(doseOf(item, exercise, rulesOf(school))),
+  ].join(' · ');
   return (
     <>
       {option ? (

@@ -1,0 +1,98 @@
+import { useDraggable } from '@dnd-kit/core';
+import { clsx } from 'clsx';
+import { GripVertical, Repeat } from 'lucide-react';
+import { Link } from 'react-router';
+import type { ReadyClass } from '../../data/api-types.ts';
+import { Button } from '../../parts/button.tsx';
+import { minutes, showTimeOfDay } from '../../parts/dates.ts';
+import { Ridge } from '../today/ridge.tsx';
+import { CardMenu } from './card-menu.tsx';
+import { useClassChanges } from './use-class-changes.ts';
+import { isEmpty, stateWords } from './week-summary.ts';
+
+interface CardProps {
+  lesson: ReadyClass;
+  zone: string;
+  mayChange: boolean;
+  /** Folded to its name, as in a month. */
+  small: boolean;
+  /** A day earlier or later. */
+  nudge: (lesson: ReadyClass, days: number) => void;
+}
+
+/** A class in its day: when, where, its ridge, who comes and what is left. */
+export function ClassCard({ lesson, zone, mayChange, small, nudge }: CardProps) {
+  const { attributes, listeners, setNodeRef, isDragging } = useDraggable({
+    id: lesson.id,
+    disabled: !mayChange || lesson.taught,
+  });
+  const { likeLast } = useClassChanges();
+  const state = stateWords(lesson);
+  const off = lesson.calledOff !== null;
+  const mayMove = mayChange && !lesson.taught;
+  return (
+    <article
+      ref={setNodeRef}
+      aria-label={lesson.title}
+      className={clsx(
+        'group relative rounded-xl border bg-leaf p-2.5 text-[0.875rem] leading-snug',
+        isEmpty(lesson) && !off ? 'border-dashed border-line-strong' : 'border-line',
+        off && 'bg-transparent text-soft',
+        isDragging && 'opacity-50',
+      )}
+    >
+      <div className="flex items-center gap-1 text-[0.8125rem] text-soft">
+        {mayMove ? (
+          <button
+            type="button"
+            {...attributes}
+            {...listeners}
+            aria-label={`Move ${lesson.title}`}
+            title="Drag to another day; Alt ← and Alt → move it by a day"
+            onKeyDown={(event) => {
+              const days = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
+              if (event.altKey && days !== 0) {
+                event.preventDefault();
+                nudge(lesson, days);
+              } else listeners?.onKeyDown?.(event);
+            }}
+            className="-ml-1.5 grid size-6 shrink-0 touch-none place-items-center text-line-strong hover:text-fern"
+          >
+            <GripVertical size={13} aria-hidden />
+          </button>
+        ) : null}
+        <span className={clsx('whitespace-nowrap', off && 'line-through')}>
+          {showTimeOfDay(lesson.startsAt, zone)}
+        </span>
+        {lesson.isRepeated ? (
+          <Repeat size={12} className="shrink-0" aria-label="every week" />
+        ) : null}
+        {mayChange ? <CardMenu lesson={lesson} zone={zone} /> : null}
+      </div>
+      <h3 className={clsx('leading-tight', small ? 'text-[0.875rem]' : 'text-base')}>
+        <Link
+          to={`/classes/${lesson.id}/plan`}
+          className={clsx('hover:text-fern', off && 'line-through')}
+        >
+          {lesson.title}
+        </Link>
+      </h3>
+      {off ? <p>Called off: {lesson.calledOff}</p> : null}
+      {small || off ? null : isEmpty(lesson) ? (
+        lesson.lastOfSeries && mayChange ? (
+          <Button look="quiet" className="my-1 w-full" onClick={() => void likeLast(lesson)}>
+            Like last time<span className="sr-only">: {lesson.title}</span>
+          </Button>
+        ) : null
+      ) : lesson.ready ? (
+        <Ridge items={lesson.ready.swell} />
+      ) : null}
+      {off || small ? null : (
+        <p>
+          {minutes(lesson.targetS)} {lesson.machine} · {lesson.coming.length} come ·{' '}
+          <span className={state.isOpen ? 'font-semibold text-copper' : ''}>{state.words}</span>
+        </p>
+      )}
+    </article>
+  );
+}

@@ -1,0 +1,198 @@
+import { format } from 'date-fns';
+import { CalendarPlus, ChevronLeft, ChevronRight, CopyPlus } from 'lucide-react';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useSession, useWeek } from '../../data/hooks.ts';
+import { Button, buttonClass } from '../../parts/button.tsx';
+import { ToggleChip } from '../../parts/chip.tsx';
+import { inputClass } from '../../parts/field.tsx';
+import { IconButton } from '../../parts/icon-button.tsx';
+import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
+import { Empty, Failed, Loading } from '../../parts/states.tsx';
+import { dayAfter, dayIn, noonOf, weekOf } from '../../parts/studio-time.ts';
+import { DaysGrid } from './days-grid.tsx';
+import { NewClass } from './new-class.tsx';
+import { useClassChanges } from './use-class-changes.ts';
+import { filterClasses, summarise, type Filters } from './week-summary.ts';
+
+type View = 'week' | 'month';
+const VIEWS: { value: View; name: string }[] = [
+  { value: 'week', name: 'Week' },
+  { value: 'month', name: 'Month' },
+];
+
+const WEEK = 7;
+
+/** The days of a week, or of the weeks that a month touches. */
+function daysOf(view: View, on: string): string[] {
+  const count = (length: number, from: string) =>
+    Array.from({ length }, (_, index) => dayAfter(from, index));
+  if (view === 'week') return count(WEEK, weekOf(on));
+  const first = weekOf(`${on.slice(0, 7)}-01`);
+  const weeks = count(6, first).map((_, index) => dayAfter(first, index * WEEK));
+  return weeks
+    .filter((day, index) => index < 4 || day.startsWith(on.slice(0, 7)))
+    .flatMap((day) => count(WEEK, day));
+}
+
+/** The next or the previous week or month. */
+function stepped(view: View, on: string, by: 1 | -1): string {
+  if (view === 'week') return dayAfter(on, by * WEEK);
+  const date = noonOf(`${on.slice(0, 7)}-15`);
+  date.setMonth(date.getMonth() + by);
+  return format(date, 'yyyy-MM-dd');
+}
+
+function titleOf(view: View, days: readonly string[], on: string): string {
+  if (view === 'month') return format(noonOf(on), 'MMMM yyyy');
+  const [first, last] = [noonOf(days[0] ?? on), noonOf(days.at(-1) ?? on)];
+  const sameMonth = first.getMonth() === last.getMonth();
+  return `${format(first, sameMonth ? 'd' : 'd MMMM')} to ${format(last, 'd MMMM')}`;
+}
+
+/** Every class of a week or a month: where each stands, moved by hand, called off, copied. */
+export function Component() {
+  const session = useSession();
+  const zone = session.data?.studio.timeZone ?? 'UTC';
+  const role = session.data?.user.role;
+  const mayChange = role === 'owner' || role === 'instructor';
+  const today = dayIn(zone, new Date());
+  const [search, setSearch] = useSearchParams();
+  const on = /^\d{4}-\d{2}-\d{2}$/.test(search.get('on') ?? '')
+    ? (search.get('on') ?? today)
+    : today;
+  const view: View = search.get('view') === 'month' ? 'month' : 'week';
+  const [filters, setFilters] = useState<Filters>({
+    words: '',
+    machine: 'all',
+    onlyUnplanned: false,
+  });
+  const days = daysOf(view, on);
+  const week = useWeek(days[0] ?? on, days.at(-1) ?? on);
+  const show = (next: { on?: string; view?: View }) =>
+    setSearch({ on: next.on ?? on, view: next.view ?? view }, { replace: true });
+  const classes = week.data?.classes ?? [];
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2 pt-7 pb-3">
+        <h1 className="text-3xl">{titleOf(view, days, on)}</h1>
+        <div className="flex items-center">
+          <IconButton
+            label={`The ${view} before`}
+            onClick={() => show({ on: stepped(view, on, -1) })}
+          >
+            <ChevronLeft size={18} aria-hidden />
+          </IconButton>
+          <Button look="quiet" onClick={() => show({ on: today })}>
+            today
+          </Button>
+          <IconButton
+            label={`The ${view} after`}
+            onClick={() => show({ on: stepped(view, on, 1) })}
+          >
+            <ChevronRight size={18} aria-hidden />
+          </IconButton>
+        </div>
+        <SegmentedRadio
+          label="Show"
+          labelHidden
+          choices={VIEWS}
+          value={view}
+          onChange={(next) => show({ view: next })}
+        />
+        <div className="ml-auto flex flex-wrap gap-2">
+          {mayChange && view === 'week' ? <CopyWeek from={days[0] ?? on} /> : null}
+          {mayChange ? (
+            <NewClass
+              day={days.includes(today) ? today : (days[0] ?? today)}
+              trigger={
+                <button type="button" className={buttonClass('main', 'min-h-10')}>
+                  <CalendarPlus size={18} aria-hidden /> New class
+                </button>
+              }
+            />
+          ) : null}
+        </div>
+      </div>
+      <FilterBar filters={filters} onChange={setFilters} summary={summarise(classes)} />
+      {week.error && !week.data ? (
+        <Failed error={week.error} retry={() => void week.mutate()} />
+      ) : !week.data ? (
+        <Loading what="the classes" />
+      ) : (
+        <>
+          {classes.length === 0 ? (
+            <div className="lg:hidden">
+              <Empty title="No class in these days">Make one, or look at another week.</Empty>
+            </div>
+          ) : null}
+          <DaysGrid
+            days={days}
+            classes={filterClasses(classes, filters)}
+            zone={zone}
+            today={today}
+            mayChange={mayChange}
+            view={view}
+            month={view === 'month' ? on.slice(0, 7) : undefined}
+          />
+        </>
+      )}
+    </>
+  );
+}
+
+function FilterBar({
+  filters,
+  onChange,
+  summary,
+}: {
+  filters: Filters;
+  onChange: (filters: Filters) => void;
+  summary: readonly string[];
+}) {
+  const isOn = (machine: 'mat' | 'reformer') => filters.machine === machine;
+  return (
+    <div className="mb-3 flex flex-wrap items-center gap-2">
+      <input
+        type="search"
+        aria-label="Search classes and people"
+        placeholder="Search classes and people"
+        value={filters.words}
+        onChange={(event) => onChange({ ...filters, words: event.target.value })}
+        className={`${inputClass} max-w-60`}
+      />
+      {(['mat', 'reformer'] as const).map((machine) => (
+        <ToggleChip
+          key={machine}
+          on={isOn(machine)}
+          onChange={(on) => onChange({ ...filters, machine: on ? machine : 'all' })}
+        >
+          {machine}
+        </ToggleChip>
+      ))}
+      <ToggleChip
+        on={filters.onlyUnplanned}
+        onChange={(onlyUnplanned) => onChange({ ...filters, onlyUnplanned })}
+      >
+        not planned yet
+      </ToggleChip>
+      <p role="status" className="text-soft">
+        {summary.join(' · ')}
+      </p>
+    </div>
+  );
+}
+
+function CopyWeek({ from }: { from: string }) {
+  const { copyWeek } = useClassChanges();
+  const next = dayAfter(from, WEEK);
+  return (
+    <Button
+      className="min-h-10"
+      title="Plans, people and times of day, once more a week later"
+      onClick={() => void copyWeek(from, next)}
+    >
+      <CopyPlus size={16} aria-hidden /> Copy to next week
+    </Button>
+  );
+}
