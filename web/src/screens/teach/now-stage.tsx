@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { useCallback, useEffect, useRef, type ReactNode } from 'react';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { SchoolRules } from '@wrenfern/core/plan/school';
@@ -39,7 +40,7 @@ export function NowStage({
   return (
     <section
       aria-label="Now"
-      className="flex min-w-0 flex-1 flex-col gap-4 p-6 max-md:flex-none max-md:p-4 md:overflow-y-auto"
+      className="flex min-w-0 flex-1 flex-col gap-4 p-6 max-lg:flex-none max-md:p-4 lg:overflow-y-auto"
     >
       <div className="flex items-start justify-between gap-4">
         <div className="min-w-0">
@@ -50,7 +51,7 @@ export function NowStage({
         </div>
         <Count now={now} />
       </div>
-      <div className="flex flex-1 items-center justify-around gap-6 max-sm:flex-none sm:max-lg:flex-col sm:max-lg:justify-center">
+      <div className="flex flex-1 items-center justify-around gap-6 max-lg:flex-none sm:max-lg:flex-col sm:max-lg:gap-3">
         {exercise && option ? (
           <MovingFigure
             option={option}
@@ -61,7 +62,10 @@ export function NowStage({
             mirrored={now.part?.side === 'left'}
             width={470}
             height={250}
-            className="h-auto w-full max-w-xl min-w-0 max-lg:max-w-md max-sm:max-w-52"
+            className={clsx(
+              'h-auto w-full max-w-xl min-w-0 max-lg:max-h-[26dvh] max-lg:max-w-[36rem] max-sm:max-w-52',
+              gear ? 'lg:max-h-[30dvh]' : '',
+            )}
           />
         ) : null}
         <Ring
@@ -157,7 +161,7 @@ function Ring({
   const phase =
     now.part?.kind === 'work' ? phases[Math.floor(phaseShare(now) * phases.length)] : undefined;
   return (
-    <div className="relative grid size-52 shrink-0 place-items-center max-sm:size-36">
+    <div className="relative grid size-52 shrink-0 place-items-center max-lg:size-44 max-sm:size-36">
       <svg viewBox="0 0 200 200" className="absolute inset-0" aria-hidden>
         <circle cx={100} cy={100} r={RADIUS} fill="none" stroke="var(--mist)" strokeWidth={12} />
         <circle

@@ -98,7 +98,7 @@ function Teach({ lesson, known, onStarted }: TeachProps) {
   return (
     <main className="flex h-dvh flex-col">
       <TeachTop lesson={lesson} timeline={timeline} run={run} />
-      <div className="flex min-h-0 flex-1 max-md:flex-col max-md:overflow-y-auto">
+      <div className="flex min-h-0 flex-1 max-lg:flex-col max-lg:overflow-y-auto">
         <NowStage
           now={run.now}
           school={rulesOf(lesson.plan.school)}

@@ -28,7 +28,7 @@ export function VersionsAside(props: AsideProps) {
   return (
     <aside
       aria-label="Versions and what is next"
-      className="flex w-[25rem] shrink-0 flex-col gap-3 border-l border-line p-4 max-lg:w-80 max-md:w-auto max-md:border-t max-md:border-l-0 md:overflow-y-auto"
+      className="flex w-[25rem] shrink-0 flex-col gap-3 border-l border-line p-4 max-lg:w-auto max-lg:border-t max-lg:border-l-0 sm:max-lg:grid sm:max-lg:grid-cols-2 sm:max-lg:items-start lg:overflow-y-auto"
     >
       <Versions {...props} />
       <Next {...props} />
@@ -84,7 +84,7 @@ function Versions(props: AsideProps) {
                 view={view}
                 width={92}
                 height={60}
-                className="shrink-0 max-lg:hidden"
+                className="shrink-0 max-sm:hidden"
               />
             ) : null}
             <div className="min-w-0">
@@ -185,7 +185,7 @@ function Next({ lesson, analysis, now }: AsideProps) {
   return (
     <section
       aria-label="Next"
-      className="rounded-2xl border border-line bg-paper p-4 text-lg md:sticky md:bottom-0"
+      className="rounded-2xl border border-line bg-paper p-4 text-lg lg:sticky lg:bottom-0"
     >
       <p className="text-soft">next, in {showClock(Math.max(0, now.itemLeftS))}</p>
       <p>
