@@ -1,0 +1,119 @@
+import type { Catalogue } from '../movement/catalogue.ts';
+import { Plan, type ExerciseItem, type Item, type Segment } from '../plan/plan.ts';
+import type { Detail, NoteLine } from './read-notes.ts';
+
+/** What was chosen for a line that was not sure: an exercise's slug, or nothing. */
+export type Chosen = ReadonlyMap<number, string>;
+
+/** A class of what was understood. Lines that were not sure stand in it as they were chosen, or not at all. */
+export function planFromNotes(
+  lines: readonly NoteLine[],
+  chosen: Chosen,
+  catalogue: Catalogue,
+  fallback: Pick<Plan, 'title' | 'machine' | 'school' | 'targetS'>,
+): Plan {
+  const making: Making = { parts: [], notes: [], count: 0, last: undefined };
+  const facts = { ...fallback };
+  for (const line of lines) {
+    if (line.kind === 'title') facts.title = line.title;
+    else if (line.kind === 'facts') {
+      facts.machine = line.machine ?? facts.machine;
+      facts.school = line.school ?? facts.school;
+      facts.targetS = line.minutes === undefined ? facts.targetS : line.minutes * 60;
+    } else take(line, making, chosen, catalogue);
+  }
+  const segments = making.parts.length > 0 ? making.parts : [emptyPart('Class', 0)];
+  return Plan.parse({
+    format: 'wrenfern-plan/1',
+    ...facts,
+    note: making.notes.join('\n').slice(0, 4000),
+    segments,
+  });
+}
+
+interface Making {
+  parts: Segment[];
+  /** Of the whole class: what stands before the first exercise. */
+  notes: string[];
+  count: number;
+  last: Item | undefined;
+}
+
+type Content = Exclude<NoteLine, { kind: 'title' | 'facts' }>;
+
+function take(line: Content, making: Making, chosen: Chosen, catalogue: Catalogue): void {
+  switch (line.kind) {
+    case 'part':
+      making.parts.push(emptyPart(line.name, making.parts.length));
+      making.last = undefined;
+      return;
+    case 'pause':
+      put(making, {
+        kind: 'pause',
+        id: nextId(making, 'pause'),
+        label: line.label.slice(0, 120),
+        durationS: Math.min(1800, Math.max(5, line.durationS)),
+        note: '',
+      });
+      return;
+    case 'exercise': {
+      const { exercise, dose, options, rest } = line;
+      put(making, {
+        ...plainItem(making, exercise.slug),
+        ...(dose ? { dose } : {}),
+        ...(options ? { options } : {}),
+        note: rest,
+      });
+      return;
+    }
+    case 'unsure': {
+      const slug = chosen.get(line.line);
+      if (slug && catalogue.get(slug)) put(making, plainItem(making, slug));
+      return;
+    }
+    case 'detail':
+      if (making.last?.kind === 'exercise') addDetail(making.last, line.detail);
+      return;
+    case 'note':
+      if (making.last) making.last.note = joined(making.last.note, line.words);
+      else making.notes.push(line.words);
+  }
+}
+
+function put(making: Making, item: Item): void {
+  if (making.parts.length === 0) making.parts.push(emptyPart('Class', 0));
+  making.parts.at(-1)?.items.push(item);
+  making.last = item;
+}
+
+function plainItem(making: Making, slug: string): ExerciseItem {
+  return { kind: 'exercise', id: nextId(making, slug), exercise: slug, restS: 0, note: '' };
+}
+
+function addDetail(item: ExerciseItem, detail: Detail): void {
+  switch (detail.is) {
+    case 'options':
+      if (detail.options.length > 0) item.options = detail.options;
+      return;
+    case 'rest':
+      item.restS = Math.min(600, detail.restS);
+      return;
+    case 'teaching':
+      item.teaching = detail.teaching;
+      return;
+    case 'gear':
+      item.gear = detail.gear;
+  }
+}
+
+function emptyPart(name: string, index: number): Segment {
+  return { id: `part-${index + 1}`, name: name.slice(0, 120) || 'Part', items: [] };
+}
+
+function nextId(making: Making, base: string): string {
+  making.count += 1;
+  return `${base}-${making.count}`;
+}
+
+const joined = (note: string, words: string) =>
+  [note, words].filter(Boolean).join('\n').slice(0, 1000);

@@ -1,0 +1,57 @@
+import type { Catalogue } from '../movement/catalogue.ts';
+import { STRENGTHS, type Gear } from '../movement/gear.ts';
+import type { ExerciseItem, Item, Plan } from '../plan/plan.ts';
+import { rulesOf } from '../plan/schools.ts';
+import { writeDose } from './dose-words.ts';
+
+/**
+ * A plan as Markdown that people read and `readNotes` reads back: the same class but for its ids, and
+ * but for a studio's own school, of which only the name is written.
+ */
+export function writeMarkdown(plan: Plan, catalogue: Catalogue): string {
+  const facts = [plan.machine, `${Math.round(plan.targetS / 60)} min`, rulesOf(plan.school).name];
+  return [
+    `# ${plan.title}`,
+    '',
+    facts.join('; '),
+    ...quoted(plan.note),
+    ...plan.segments.flatMap((segment) => [
+      '',
+      `## ${segment.name}`,
+      '',
+      ...segment.items.flatMap((item) => linesOf(item, catalogue)),
+    ]),
+    '',
+  ].join('\n');
+}
+
+function linesOf(item: Item, catalogue: Catalogue): string[] {
+  const note = quoted(item.note).map((line) => (line ? `  ${line}` : line));
+  if (item.kind === 'pause') return [`- (pause) ${item.label}, ${item.durationS} s`, ...note];
+  const exercise = catalogue.require(item.exercise);
+  const dose = item.dose ? `, ${writeDose(item.dose, exercise)}` : '';
+  return [`- ${exercise.name}${dose}`, ...detailsOf(item).map((each) => `  - ${each}`), ...note];
+}
+
+function detailsOf({ options, restS, teaching, gear }: ExerciseItem): string[] {
+  return [
+    options ? `options ${options.join(', ')}` : '',
+    restS > 0 ? `rest ${restS} s` : '',
+    teaching ? `teaching ${teaching}` : '',
+    gear ? `gear ${gearLine(gear)}` : '',
+  ].filter(Boolean);
+}
+
+function gearLine({ springs, ...parts }: Gear): string {
+  const on = STRENGTHS.flatMap((strength) =>
+    springs?.[strength] === undefined ? [] : [`${strength} ${springs[strength]}`],
+  );
+  return [
+    ...(springs ? [`springs ${on.join(', ')}`] : []),
+    ...Object.entries(parts).map(([name, value]) => `${name} ${value}`),
+  ].join('; ');
+}
+
+function quoted(note: string): string[] {
+  return note === '' ? [] : note.split('\n').map((line) => `> ${line}`);
+}
