@@ -1,10 +1,10 @@
-import { writeFileSync } from 'node:fs';
 import { arrowBetween, drawBody } from '@wrenfern/core/body/figure/draw';
 import { figureSvg } from '@wrenfern/core/body/figure/svg';
 import { bodiesOf } from '@wrenfern/core/body/option-body';
 import { VIEWS, type View } from '@wrenfern/core/movement/pose';
 import { builtInCatalogue } from '@wrenfern/library';
 import { Refusal } from './refusal.ts';
+import { writeOut } from './write-out.ts';
 
 interface FigureWishes {
   option?: string | undefined;
@@ -30,18 +30,11 @@ export function figure(slug: string, wishes: FigureWishes): string {
   const view = viewOf(wishes.view) ?? exercise.view;
   const drawn = drawBody(body, view, option.props);
   const next = bodies[at];
-  const svg = figureSvg(
-    drawn,
-    drawn.frame,
-    `${exercise.name}, ${option.name}: ${body.pose.name}`,
-    next ? arrowBetween(body, next, view) : undefined,
-  );
+  const svg = figureSvg(drawn, drawn.frame, `${exercise.name}, ${option.name}: ${body.pose.name}`, {
+    arrow: next ? arrowBetween(body, next, view) : undefined,
+  });
   if (wishes.out === undefined) return svg;
-  try {
-    writeFileSync(wishes.out, svg);
-  } catch (error) {
-    throw new Refusal(`${wishes.out} can't be written: ${(error as Error).message}`);
-  }
+  writeOut(wishes.out, svg);
   return `${wishes.out}: ${exercise.name}, option ${number}, pose ${at} of ${bodies.length}`;
 }
 

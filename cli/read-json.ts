@@ -10,7 +10,8 @@ export function readJson<S extends z.ZodType>(schema: S, path: string, what: str
   throw new Refusal(`${nameOf(path)} is not ${what}:\n${faults.join('\n')}`);
 }
 
-function readText(path: string): string {
+/** The whole text of a file, or of standard input for `-`. */
+export function readText(path: string): string {
   try {
     return readFileSync(path === '-' ? 0 : path, 'utf8');
   } catch (error) {

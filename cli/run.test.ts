@@ -379,6 +379,61 @@ describe('bad input', () => {
   it('shows how it is used when nothing is asked', () => expect(run([], DAY)).toBe(USAGE));
 });
 
+describe('notes and paper', () => {
+  it('reads notes line by line and says what it did not understand', () => {
+    const path = write('notes.txt', 'Sides:\nclam 10 each\nwobbly bridge\nwater 30 s\n');
+    const said = run(['read', path], DAY);
+    expect(said).toContain('part      Sides');
+    expect(said).toContain('exercise  Clam, 10 each side');
+    expect(said).toContain('?         wobbly bridge; like ');
+    expect(said).toContain('1 line is not understood and would be left out');
+    const plan = Plan.parse(JSON.parse(run(['read', path, '--json'], DAY)));
+    expect(plan.segments.map(({ items }) => items.length)).toEqual([2]);
+  });
+
+  it('writes Markdown that it reads back', () => {
+    const path = write('back.md', run(['markdown', BACK_EASE], DAY));
+    const plan = Plan.parse(JSON.parse(run(['read', path, '--json'], DAY)));
+    const given = readExample(BACK_EASE) as Plan;
+    expect([plan.title, plan.school, plan.targetS]).toEqual([
+      given.title,
+      given.school,
+      given.targetS,
+    ]);
+    expect(run(['time', write('again.json', JSON.stringify(plan))], DAY)).toBe(
+      run(['time', BACK_EASE], DAY),
+    );
+  });
+
+  it('prints a run sheet with every exercise, its count and its picture', () => {
+    const html = run(['sheet', BACK_EASE], DAY);
+    const given = Plan.parse(readExample(BACK_EASE));
+    const count = given.segments.flatMap(({ items }) => items).length;
+    expect(html.match(/<svg/g)).toHaveLength(count);
+    expect(html).toContain('Pelvic rock');
+    expect(html).not.toMatch(/<script|https?:\/\/(?!www\.w3\.org)/);
+  });
+
+  it('never prints a caution or a note of the people', () => {
+    const people = readExample(PEOPLE) as { name: string; note: string }[];
+    for (const more of [[], ['--cards']]) {
+      const html = run(['sheet', BACK_EASE, '--people', PEOPLE, ...more], DAY);
+      for (const { name, note } of people) {
+        expect(html).not.toContain(name);
+        if (note) expect(html).not.toContain(note);
+      }
+      expect(html).not.toMatch(/disc|osteo|pregnan|wrist pain/i);
+    }
+  });
+
+  it('writes cards to a file, or says why it can’t', () => {
+    const path = join(folder, 'cards.html');
+    expect(run(['sheet', TIMED, '--cards', '-o', path], DAY)).toContain('cards of');
+    expect(readFileSync(path, 'utf8')).toContain('class="cards on8"');
+    expect(() => run(['sheet', TIMED, '-o', '/nowhere/at/all.html'], DAY)).toThrow(Refusal);
+  });
+});
+
 describe('bin/wrenfern', () => {
   const start = (args: string[], input = '') =>
     spawnSync('bin/wrenfern', args, { input, encoding: 'utf8' });

@@ -17,7 +17,8 @@ import { builtInCatalogue } from '@wrenfern/library';
 import { draft } from './draft.ts';
 import { figure } from './figure.ts';
 import { order } from './order.ts';
-import { readJson, showPath } from './read-json.ts';
+import { markdown, readScribbles, sheet } from './paper.ts';
+import { readJson, readText, showPath } from './read-json.ts';
 import { Refusal } from './refusal.ts';
 import { tellExercise, tellFindings, tellOptions, tellTime } from './tell.ts';
 
@@ -30,6 +31,11 @@ export const USAGE = `wrenfern COMMAND …          (- reads standard input; --j
   draft WISHES.json [--people FILE] [--seed N]
                                    three classes that fulfil the wishes, or which of them are in the way
   options PLAN.json PEOPLE.json    who does which option, and why
+  read NOTES.txt                   notes as one scribbles them, line by line as they are understood;
+                                   with --json the plan they make
+  markdown PLAN.json               a plan as Markdown, which "read" reads back
+  sheet PLAN.json [--people FILE] [--cards] [-o FILE.html]
+                                   the run sheet to print, or a card an exercise
   catalogue [WORDS]                the exercises; with --json every field
   figure SLUG [--option N] [--pose N] [--view SIDE] [-o FILE.svg]
                                    one key pose as a picture
@@ -99,6 +105,16 @@ export function run(argv: readonly string[], today: string, solve?: Solve): stri
         versions: Object.fromEntries(options.versions),
       });
     }
+    case 'read':
+      return readScribbles(readText(only(operands, 1, command)[0]), isJson);
+    case 'markdown':
+      return markdown(readPlan(only(operands, 1, command)[0]));
+    case 'sheet': {
+      const plan = readPlan(only(operands, 1, command)[0]);
+      const people = values.people ? readPeople(values.people) : [];
+      const { out, cards } = values;
+      return sheet({ plan, people, cupboard: PLENTY, day, out, cards });
+    }
     case 'catalogue': {
       const found = searchCatalogue(builtInCatalogue, operands.join(' '));
       return isJson ? json(found) : found.map(tellExercise).join('\n');
@@ -142,6 +158,7 @@ function readArguments(argv: readonly string[]) {
         school: { type: 'string' },
         seed: { type: 'string' },
         across: { type: 'boolean', default: false },
+        cards: { type: 'boolean', default: false },
       },
     });
   } catch (error) {

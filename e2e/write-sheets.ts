@@ -21,7 +21,9 @@ function optionCell(exercise: Exercise, option: Option): string {
   const pictures = figures
     .map((figure, index) => {
       const body = bodies[index];
-      return figureSvg(figure, frame, body?.pose.name ?? '', index === 0 ? arrow : undefined);
+      return figureSvg(figure, frame, body?.pose.name ?? '', {
+        arrow: index === 0 ? arrow : undefined,
+      });
     })
     .join('');
   return `<figure><div>${pictures}</div><figcaption>${exercise.slug} ${option.number} · ${option.name} · ${demandOf(option).score}</figcaption></figure>`;

@@ -1,4 +1,5 @@
 import { Op } from 'sequelize';
+import { escapeXml } from '@wrenfern/core/body/figure/escape-xml';
 import { cautionOf } from '@wrenfern/core/people/cautions';
 import { Booking, ClassEvent, ClassRow, type PersonRow } from '../db/models.ts';
 
@@ -77,10 +78,10 @@ export function writePersonPage(person: PersonEverything): string {
   );
   return [
     '<!doctype html><html lang="en"><meta charset="utf-8">',
-    `<title>${escape(person.name)}</title>`,
-    `<h1>${escape(person.name)}</h1>`,
+    `<title>${escapeXml(person.name)}</title>`,
+    `<h1>${escapeXml(person.name)}</h1>`,
     `<p>All that Wrenfern keeps about this person. Kept since ${person.since.slice(0, 10)}.</p>`,
-    `<p>Usual option: ${person.level}. Note: ${escape(person.note) || 'none'}.</p>`,
+    `<p>Usual option: ${person.level}. Note: ${escapeXml(person.note) || 'none'}.</p>`,
     `<h2>Cautions</h2>${list(cautions)}`,
     `<h2>Classes (times in UTC)</h2>${list(classes)}`,
     '</html>',
@@ -90,14 +91,4 @@ export function writePersonPage(person: PersonEverything): string {
 const list = (lines: readonly string[]) =>
   lines.length === 0
     ? '<p>None.</p>'
-    : `<ul>${lines.map((line) => `<li>${escape(line)}</li>`).join('')}</ul>`;
-
-const ENTITIES = new Map([
-  ['&', '&amp;'],
-  ['<', '&lt;'],
-  ['>', '&gt;'],
-  ['"', '&quot;'],
-]);
-
-const escape = (text: string) =>
-  text.replace(/[&<>"]/g, (letter) => ENTITIES.get(letter) ?? letter);
+    : `<ul>${lines.map((line) => `<li>${escapeXml(line)}</li>`).join('')}</ul>`;

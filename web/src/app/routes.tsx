@@ -66,6 +66,7 @@ export const router = createBrowserRouter([
       {
         lazy: exercises,
         children: [
+          { path: '/classes/:id/sheet', lazy: () => import('../screens/paper/paper.tsx') },
           { path: '/classes/:id/teach', lazy: () => import('../screens/teach/teach.tsx') },
         ],
       },

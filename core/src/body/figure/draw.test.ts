@@ -81,7 +81,7 @@ describe('the picture', () => {
   it('can be a file of its own, with its name made safe', () => {
     const figure = drawBody(body('plank'), 'side');
     const svg = figureSvg(figure, figure.frame, 'a <b> & "c"');
-    expect(svg).toContain('<title>a &lt;b> &amp; &quot;c&quot;</title>');
+    expect(svg).toContain('<title>a &lt;b&gt; &amp; &quot;c&quot;</title>');
     expect(svg.match(/<path/g)?.length).toBeGreaterThan(6);
   });
 });

@@ -1,3 +1,4 @@
+import { escapeXml } from './escape-xml.ts';
 import type { Figure, FigurePart, Frame } from './draw.ts';
 
 /** Colours by the tone of a part. */
@@ -21,9 +22,31 @@ const PAPER_PALETTE: Palette = {
   arrow: '#b0562a',
 };
 
+/** Greys that a copier keeps apart. */
+export const PRINT_PALETTE: Palette = {
+  paper: '#ffffff',
+  ground: '#e4e4e4',
+  far: '#b4b4b4',
+  trunk: '#7d7d7d',
+  near: '#4a4a4a',
+  hair: '#1c1c1c',
+  prop: '#9a9a9a',
+  propTop: '#c4c4c4',
+  machine: '#cccccc',
+  machineTop: '#dedede',
+  frame: '#b0b0b0',
+  frameTop: '#c6c6c6',
+  strap: '#8a8a8a',
+  arrow: '#000000',
+};
+
 /** The figure as a picture file of its own. `title` is what a screen reader says. */
-export function figureSvg(figure: Figure, frame: Frame, title: string, arrow?: string): string {
-  const palette = PAPER_PALETTE;
+export function figureSvg(
+  figure: Figure,
+  frame: Frame,
+  title: string,
+  { arrow, palette = PAPER_PALETTE }: { arrow?: string | undefined; palette?: Palette } = {},
+): string {
   const view = [frame.x, frame.y, frame.width, frame.height].map((n) => n.toFixed(0)).join(' ');
   const parts = figure.parts.map((part) => partSvg(part, palette)).join('');
   const way = arrow
@@ -41,8 +64,4 @@ function partSvg(part: FigurePart, palette: Palette): string {
     ? `<path d="${part.rim}" fill="${palette.paper}" stroke="${palette.paper}" stroke-width="10"/>`
     : '';
   return `${rim}<path d="${part.d}" fill="${colour}"/>`;
-}
-
-function escapeXml(text: string): string {
-  return text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/"/g, '&quot;');
 }

@@ -1,9 +1,10 @@
-import { ArrowDownWideNarrow, Columns2, Sprout } from 'lucide-react';
+import { ArrowDownWideNarrow, ArrowLeftRight, Columns2, Sprout } from 'lucide-react';
 import { useState } from 'react';
 import { useLesson } from '../../app/class-shell.tsx';
 import { Button } from '../../parts/button.tsx';
 import { ComparePlans } from './compare-plans.tsx';
 import { DraftPanel } from './draft/draft-panel.tsx';
+import { ExchangePanel } from './exchange/exchange-panel.tsx';
 import { OrderPanel } from './order-panel.tsx';
 import { useEditor } from './plan-context.tsx';
 
@@ -28,6 +29,13 @@ export function PlanTools({ isMain = false }: { isMain?: boolean }) {
         trigger={
           <Button title="Three classes from what you wish for">
             <Sprout size={15} aria-hidden /> Draft for me
+          </Button>
+        }
+      />
+      <ExchangePanel
+        trigger={
+          <Button title="On paper, as a file, from notes">
+            <ArrowLeftRight size={15} aria-hidden /> Out and in
           </Button>
         }
       />

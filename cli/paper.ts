@@ -1,0 +1,93 @@
+import { analyse } from '@wrenfern/core/analyse';
+import { planFromNotes } from '@wrenfern/core/formats/plan-from-notes';
+import { writeMarkdown } from '@wrenfern/core/formats/plan-markdown';
+import { readNotes, type NoteLine } from '@wrenfern/core/formats/read-notes';
+import { runSheet } from '@wrenfern/core/formats/run-sheet';
+import { cueCardsHtml, runSheetHtml } from '@wrenfern/core/formats/run-sheet-html';
+import { describeDose } from '@wrenfern/core/movement/dose';
+import { listWords } from '@wrenfern/core/movement/words';
+import type { Person } from '@wrenfern/core/people/person';
+import type { Plan } from '@wrenfern/core/plan/plan';
+import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
+import type { Cupboard } from '@wrenfern/core/room/props';
+import { builtInCatalogue } from '@wrenfern/library';
+import { writeOut } from './write-out.ts';
+
+const FALLBACK = {
+  title: 'From notes',
+  machine: 'mat',
+  school: 'foundations-first',
+  targetS: 3000,
+} as const;
+
+/** Notes as a plan; what was not understood is told, never guessed. */
+export function readScribbles(text: string, isJson: boolean): string {
+  const lines = readNotes(text, builtInCatalogue);
+  if (isJson) {
+    const plan = planFromNotes(lines, new Map(), builtInCatalogue, FALLBACK);
+    return JSON.stringify(plan, null, 2);
+  }
+  const unsure = lines.filter(({ kind }) => kind === 'unsure').length;
+  return [
+    ...lines.map((line) => `${String(line.line).padStart(3)}  ${understood(line)}`),
+    '',
+    unsure === 0
+      ? 'Every line is understood; --json prints the plan.'
+      : `${unsure} ${unsure === 1 ? 'line is' : 'lines are'} not understood and would be left out; --json prints the plan.`,
+  ].join('\n');
+}
+
+function understood(line: NoteLine): string {
+  switch (line.kind) {
+    case 'title':
+      return `title     ${line.title}`;
+    case 'facts':
+      return `class     ${[line.machine, line.minutes && `${line.minutes} min`, line.school].filter(Boolean).join(', ')}`;
+    case 'part':
+      return `part      ${line.name}`;
+    case 'exercise': {
+      const { exercise, dose, options, rest } = line;
+      const told = [
+        exercise.name,
+        dose ? describeDose(dose) : '',
+        options ? `options ${options.join(', ')}` : '',
+        rest ? `note: ${rest}` : '',
+      ];
+      return `exercise  ${told.filter(Boolean).join(', ')}`;
+    }
+    case 'pause':
+      return `pause     ${line.label}, ${line.durationS} s`;
+    case 'detail':
+      return `          ${line.text}`;
+    case 'note':
+      return `note      ${line.words}`;
+    case 'unsure': {
+      const names = line.candidates.map(({ name }) => name);
+      const like = names.length > 0 ? `; like ${listWords(names)}` : '';
+      return `?         ${line.words}${like}`;
+    }
+  }
+}
+
+interface SheetWishes {
+  plan: Plan;
+  people: readonly Person[];
+  cupboard: Cupboard;
+  day: string;
+  out: string | undefined;
+  cards: boolean;
+}
+
+/** The run sheet, or cue cards, as HTML that stands by itself. */
+export function sheet({ plan, people, cupboard, day, out, cards }: SheetWishes): string {
+  const machines = PLAIN_MACHINES;
+  const attendees = people.map((person) => ({ person }));
+  const analysis = analyse(plan, builtInCatalogue, { attendees, cupboard, day, machines });
+  const data = runSheet({ plan, catalogue: builtInCatalogue, analysis, machines, when: '' });
+  const html = cards ? cueCardsHtml(data, 8) : runSheetHtml(data);
+  if (out === undefined) return html;
+  writeOut(out, html);
+  return `${out}: ${cards ? 'cards' : 'run sheet'} of ${plan.title}`;
+}
+
+export const markdown = (plan: Plan): string => writeMarkdown(plan, builtInCatalogue).trimEnd();

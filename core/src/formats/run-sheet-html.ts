@@ -1,0 +1,127 @@
+import { drawBody } from '../body/figure/draw.ts';
+import { figureSvg, PRINT_PALETTE } from '../body/figure/svg.ts';
+import { bodiesOf } from '../body/option-body.ts';
+import { escapeXml } from '../body/figure/escape-xml.ts';
+import type { RunSheet, SheetRow } from './run-sheet.ts';
+
+const SHARED = `
+  @page { margin: 11mm; }
+  * { box-sizing: border-box; }
+  body { margin: 0; color: #000; background: #fff; font: 9.5pt/1.3 'Atkinson Hyperlegible Next Variable', system-ui, sans-serif; font-variant-numeric: tabular-nums; }
+  h1, h2 { font-family: 'Fraunces Variable', Georgia, serif; line-height: 1.15; margin: 0; }
+  svg { display: block; }
+`;
+
+const SHEET = `
+  h1 { font-size: 17pt; }
+  .facts { color: #333; margin: 1mm 0 2.5mm; }
+  .layout { display: flex; gap: 6mm; border: 1px solid #000; border-radius: 2mm; padding: 2mm 3mm; margin-bottom: 2.5mm; }
+  .layout b { display: block; }
+  table { width: 100%; border-collapse: collapse; }
+  td { border-top: 0.5px solid #bbb; padding: 0.5mm 1.2mm; vertical-align: middle; }
+  tbody tr:first-child td { border-top: 1.4px solid #000; }
+  h2 { font-size: 11.5pt; }
+  .at { width: 12mm; font-weight: 700; white-space: nowrap; }
+  .figure { width: 17mm; }
+  .figure svg { width: 15mm; height: 6.6mm; }
+  .name { font-weight: 700; width: 48mm; }
+  .dose { width: 30mm; }
+  .lasts { text-align: right; }
+  .change { font-weight: 400; font-style: italic; display: block; }
+  .note { display: block; color: #333; font-weight: 400; }
+  tr { break-inside: avoid; }
+  footer { margin-top: 3mm; color: #333; font-size: 8pt; }
+`;
+
+/** The sheet as one page of HTML that stands by itself, in black on white, for A4 and Letter. */
+export function runSheetHtml(sheet: RunSheet): string {
+  const layOut = sheet.layOut
+    .map(({ title, words }) => `<div><b>${escapeXml(title)}</b>${escapeXml(words)}</div>`)
+    .join('');
+  const parts = sheet.parts
+    .map(
+      ({ name, lasts, rows }) =>
+        `<tbody><tr><td colspan="4"><h2>${escapeXml(name)}</h2></td><td class="lasts">${lasts}</td></tr>${rows.map(sheetRow).join('')}</tbody>`,
+    )
+    .join('');
+  return page(
+    sheet.title,
+    SHEET,
+    `<h1>${escapeXml(sheet.title)}</h1><p class="facts">${escapeXml(sheet.facts)}</p>` +
+      (layOut ? `<div class="layout">${layOut}</div>` : '') +
+      (sheet.note ? `<p>${escapeXml(sheet.note).replaceAll('\n', '<br>')}</p>` : '') +
+      `<table>${parts}</table>` +
+      '<footer>Last column: the versions to tell, most supported first. Nothing here says why somebody does which. Makers’ instructions and local rules come first; pain goes to a clinician.</footer>',
+  );
+}
+
+function sheetRow(row: SheetRow): string {
+  const change = row.change ? `<span class="change">${escapeXml(row.change)}</span>` : '';
+  const note = row.note ? `<span class="note">${escapeXml(row.note)}</span>` : '';
+  return (
+    `<tr><td class="at">${escapeXml(row.at)}</td><td class="figure">${figureOf(row)}</td>` +
+    `<td class="name">${change}${escapeXml(row.name)}${note}</td>` +
+    `<td class="dose">${escapeXml(row.dose)}</td><td>${versionWords(row)}</td></tr>`
+  );
+}
+
+function versionWords({ versions }: SheetRow): string {
+  return versions
+    .map(({ name, people }) =>
+      escapeXml(people.length > 0 ? `${name}: ${people.join(', ')}` : name),
+    )
+    .join(versions.some(({ people }) => people.length > 0) ? '<br>' : ' · ');
+}
+
+function figureOf({ exercise, option }: SheetRow): string {
+  if (!exercise || !option) return '';
+  const body = bodiesOf(option).at(-1);
+  if (!body) return '';
+  const drawn = drawBody(body, exercise.view, option.props);
+  return figureSvg(drawn, drawn.frame, exercise.name, { palette: PRINT_PALETTE });
+}
+
+/** So many cards on a page. */
+export type CardsOnPage = 2 | 8;
+
+const CARDS = `
+  .cards { display: grid; gap: 5mm; }
+  .on2 { grid-template-columns: 1fr; }
+  .on8 { grid-template-columns: 1fr 1fr; font-size: 8.5pt; }
+  article { border: 1px solid #000; border-radius: 3mm; padding: 4mm; break-inside: avoid; display: flex; flex-direction: column; gap: 1.5mm; }
+  .on2 article { height: 122mm; font-size: 13pt; }
+  .on8 article { height: 61mm; }
+  h2 { font-size: 1.5em; }
+  .on2 svg { height: 48mm; width: 100%; }
+  .on8 svg { height: 17mm; width: 100%; }
+  p, ul { margin: 0; }
+  ul { padding-left: 5mm; }
+  .dose { font-weight: 700; }
+`;
+
+/** A card an exercise: figure, count, versions, what to say and to watch; two or eight on a page. */
+export function cueCardsHtml(sheet: RunSheet, onPage: CardsOnPage): string {
+  const cards = sheet.parts.flatMap(({ rows }) => rows).filter(({ exercise }) => exercise);
+  return page(
+    `${sheet.title}: cards`,
+    CARDS,
+    `<div class="cards on${onPage}">${cards.map(card).join('')}</div>`,
+  );
+}
+
+function card(row: SheetRow): string {
+  const { exercise } = row;
+  if (!exercise) return '';
+  const cues = exercise.cues.slice(0, 2).map((cue) => `<li>“${escapeXml(cue)}”</li>`);
+  const watch = exercise.faults
+    .slice(0, 1)
+    .map(({ fault, remedy }) => `${escapeXml(fault)} → ${escapeXml(remedy)}`);
+  return (
+    `<article><h2>${escapeXml(row.name)}</h2><p class="dose">${escapeXml(row.dose)}</p>` +
+    `${figureOf(row)}<p>${versionWords(row)}</p><ul>${cues.join('')}</ul><p>${watch.join('')}</p></article>`
+  );
+}
+
+function page(title: string, style: string, body: string): string {
+  return `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>${escapeXml(title)}</title><style>${SHARED}${style}</style></head><body>${body}</body></html>\n`;
+}

@@ -1,0 +1,170 @@
+import type { Analysis } from '../analyse.ts';
+import type { Catalogue } from '../movement/catalogue.ts';
+import { describeDose } from '../movement/dose.ts';
+import type { Exercise, Option } from '../movement/exercise.ts';
+import { PROP_WORDS } from '../movement/words.ts';
+import { offeredOptions, itemsOf, type ExerciseItem, type Plan } from '../plan/plan.ts';
+import { rulesOf } from '../plan/schools.ts';
+import { showClock } from '../plan/show-time.ts';
+import type { TimedItem } from '../plan/timing/timeline.ts';
+import { doseOf } from '../plan/usual.ts';
+import { GEAR_PART_WORDS, gearWords, partWords } from '../room/gear-words.ts';
+import type { Machines } from '../room/machines.ts';
+
+/** A version to tell, most supported first, with the people it suits where names are wanted. */
+export interface SheetVersion {
+  name: string;
+  people: string[];
+}
+
+export interface SheetRow {
+  at: string;
+  name: string;
+  dose: string;
+  versions: SheetVersion[];
+  /** What everyone changes on the machine before it. */
+  change: string;
+  note: string;
+  /** What is drawn and said; nothing for a pause. */
+  exercise?: Exercise;
+  option?: Option;
+}
+
+/** A class on paper: what to lay out, clock times, counts, versions to tell. Nobody's health. */
+export interface RunSheet {
+  title: string;
+  facts: string;
+  note: string;
+  layOut: { title: string; words: string }[];
+  parts: { name: string; lasts: string; rows: SheetRow[] }[];
+}
+
+interface SheetInput {
+  plan: Plan;
+  catalogue: Catalogue;
+  analysis: Analysis;
+  machines: Machines;
+  /** Day and place in words, such as "Thursday 3 December, 18:15"; empty when the class has no day. */
+  when: string;
+  /** How a second of the class is told: the time of day, or minutes from the start. */
+  clock?: (atS: number) => string;
+  /** First names by person, where names are wanted on paper. */
+  names?: ReadonlyMap<string, string>;
+}
+
+export function runSheet(input: SheetInput): RunSheet {
+  const { plan, analysis, when, clock = showClock } = input;
+  const { timeline } = analysis;
+  const coming = analysis.options.choices.size;
+  const minutes = (seconds: number) => Math.round(seconds / 60);
+  const items = new Map(itemsOf(plan).map((item) => [item.id, item]));
+  return {
+    title: plan.title,
+    facts: [
+      when,
+      `${plan.machine}, ${minutes(plan.targetS)} min`,
+      coming > 0 ? `${coming} coming` : '',
+      `likely ${minutes(timeline.likely.lowS)} to ${minutes(timeline.likely.highS)} min`,
+    ]
+      .filter(Boolean)
+      .join(' · '),
+    note: plan.note,
+    layOut: layOut(input),
+    parts: timeline.segments.map((segment) => ({
+      name: segment.name,
+      lasts: showClock(segment.durationS),
+      rows: segment.items.map((timed): SheetRow => {
+        const item = items.get(timed.itemId);
+        const at = clock(timed.startS);
+        if (item?.kind !== 'exercise') {
+          const dose = showClock(timed.durationS);
+          const note = item?.note ?? '';
+          return { at, name: timed.name, dose, versions: [], change: '', note };
+        }
+        return { at, ...exerciseRow(item, timed, input) };
+      }),
+    })),
+  };
+}
+
+function exerciseRow(
+  item: ExerciseItem,
+  timed: TimedItem,
+  input: SheetInput,
+): Omit<SheetRow, 'at'> {
+  const { plan, catalogue } = input;
+  const exercise = catalogue.require(item.exercise);
+  const option = exercise.options[(timed.option ?? exercise.standard) - 1];
+  return {
+    name: exercise.name,
+    dose: describeDose(doseOf(item, exercise, rulesOf(plan.school))),
+    versions: versionsOf(item, exercise, input),
+    change: changeBefore(item.id, input),
+    note: item.note,
+    exercise,
+    ...(option ? { option } : {}),
+  };
+}
+
+function versionsOf(item: ExerciseItem, exercise: Exercise, input: SheetInput): SheetVersion[] {
+  const { analysis, catalogue, names } = input;
+  const chosen = analysis.options.versions.get(item.id) ?? [];
+  if (chosen.length === 0) {
+    return offeredOptions(item, exercise).map((number) => ({
+      name: exercise.options[number - 1]?.name.toLowerCase() ?? '',
+      people: [],
+    }));
+  }
+  return chosen.map(({ choice, people }) => ({
+    name:
+      choice.kind === 'option'
+        ? (exercise.options[choice.option - 1]?.name.toLowerCase() ?? '')
+        : choice.kind === 'swap'
+          ? `${catalogue.require(choice.exercise).name} instead`
+          : 'rest',
+    people: names ? people.map((id) => names.get(id) ?? '').filter(Boolean) : [],
+  }));
+}
+
+function changeBefore(itemId: string, { analysis, machines }: SheetInput): string {
+  const block = analysis.gear.find(({ itemIds }) => itemIds[0] === itemId);
+  if (!block || block.changes.length === 0) return '';
+  return block.changes
+    .map((part) =>
+      part === 'facing'
+        ? `turn round, ${partWords(block.gear, part, machines)}`
+        : `${GEAR_PART_WORDS[part]} ${partWords(block.gear, part, machines)}`,
+    )
+    .join(', ');
+}
+
+function layOut({ analysis, machines, names, plan }: SheetInput): RunSheet['layOut'] {
+  const coming = analysis.options.choices.size;
+  const [first] = analysis.gear;
+  const kits = analysis.props.map((need) => ({
+    words: `${need.inAll} × ${PROP_WORDS[need.prop]}`,
+    isForAll: need.people.length === coming,
+    each: need.people.length > 0 ? Math.round(need.inAll / need.people.length) : 1,
+    prop: PROP_WORDS[need.prop],
+    who: names ? need.people.map((id) => names.get(id) ?? '').filter(Boolean) : [],
+  }));
+  const forAll = kits.filter(({ isForAll }) => isForAll);
+  const forSome = kits.filter(({ isForAll }) => !isForAll);
+  const entries = [
+    {
+      title: 'Every machine',
+      words: first ? gearWords(first.gear, machines).join(', ') : '',
+    },
+    {
+      title: plan.machine === 'mat' ? 'Each mat' : 'Beside each machine',
+      words: forAll.map(({ each, prop }) => `${each} ${prop}`).join(' · '),
+    },
+    {
+      title: 'For some',
+      words: forSome
+        .map(({ words, who }) => (who.length > 0 ? `${words} (${who.join(', ')})` : words))
+        .join(' · '),
+    },
+  ];
+  return entries.filter(({ words }) => words !== '');
+}

@@ -1,0 +1,115 @@
+import { ArrowLeft, Printer } from 'lucide-react';
+import { useMemo, useRef, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { runSheet } from '@wrenfern/core/formats/run-sheet';
+import { cueCardsHtml, runSheetHtml } from '@wrenfern/core/formats/run-sheet-html';
+import { LostPage } from '../../app/error-page.tsx';
+import { RequireSession } from '../../app/shell.tsx';
+import type { WholeClass } from '../../data/api-types.ts';
+import { catalogue } from '../../data/catalogue.ts';
+import { analyseClass } from '../../data/class-analysis.ts';
+import { useClass, useSession } from '../../data/hooks.ts';
+import { RequestProblem } from '../../data/request.ts';
+import { Button, buttonClass } from '../../parts/button.tsx';
+import { showDay, showTimeOfDay } from '../../parts/dates.ts';
+import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
+import { Failed, Loading } from '../../parts/states.tsx';
+
+/** The class on paper: a run sheet on one page, or a card an exercise. */
+export function Component() {
+  return (
+    <RequireSession>
+      <LoadedPaper />
+    </RequireSession>
+  );
+}
+
+function LoadedPaper() {
+  const { id = '' } = useParams();
+  const { data: lesson, error, mutate } = useClass(id);
+  if (error instanceof RequestProblem && error.code === 'not-found') return <LostPage />;
+  if (error && !lesson) return <Failed error={error} retry={() => void mutate()} />;
+  if (!lesson) return <Loading what="the class" />;
+  return <Paper lesson={lesson} />;
+}
+
+const FORMS = [
+  { value: 'sheet', name: 'Run sheet' },
+  { value: 'two', name: 'Cards, two on a page' },
+  { value: 'eight', name: 'Cards, eight on a page' },
+] as const;
+type Form = (typeof FORMS)[number]['value'];
+
+function Paper({ lesson }: { lesson: WholeClass }) {
+  const zone = useSession().data?.studio.timeZone ?? 'UTC';
+  const [form, setForm] = useState<Form>('sheet');
+  const [withNames, setWithNames] = useState(false);
+  const frame = useRef<HTMLIFrameElement>(null);
+  const html = useMemo(
+    () => paperOf(lesson, zone, form, withNames),
+    [lesson, zone, form, withNames],
+  );
+  return (
+    <main className="flex h-dvh flex-col">
+      <header className="flex flex-wrap items-center gap-3 border-b border-line bg-leaf px-4 py-2">
+        <Link
+          to={`/classes/${lesson.id}/plan`}
+          className={buttonClass('quiet')}
+          aria-label="Back to the plan"
+        >
+          <ArrowLeft size={18} aria-hidden />
+        </Link>
+        <h1 className="min-w-0 truncate text-lg">{lesson.title} on paper</h1>
+        <SegmentedRadio label="Form" labelHidden choices={FORMS} value={form} onChange={setForm} />
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5 accent-(--fern)"
+            checked={withNames}
+            onChange={(event) => setWithNames(event.target.checked)}
+          />
+          with first names
+        </label>
+        <Button
+          look="main"
+          className="ml-auto min-h-10"
+          onClick={() => frame.current?.contentWindow?.print()}
+        >
+          <Printer size={16} aria-hidden /> Print
+        </Button>
+      </header>
+      <p className="bg-mist px-4 py-1.5 text-[0.8125rem]">
+        Nothing on paper says why somebody does which version. With names, it is yours to keep safe.
+      </p>
+      <iframe
+        ref={frame}
+        title="What is printed"
+        srcDoc={html}
+        className="min-h-0 flex-1 bg-white"
+      />
+    </main>
+  );
+}
+
+function paperOf(lesson: WholeClass, zone: string, form: Form, withNames: boolean): string {
+  const start = new Date(lesson.startsAt).getTime();
+  const sheet = runSheet({
+    plan: lesson.plan,
+    catalogue,
+    analysis: analyseClass(lesson, lesson.plan),
+    machines: lesson.machines,
+    when: `${showDay(lesson.startsAt, zone)}, ${showTimeOfDay(lesson.startsAt, zone)}`,
+    clock: (atS) => showTimeOfDay(new Date(start + atS * 1000).toISOString(), zone),
+    ...(withNames
+      ? {
+          names: new Map(
+            lesson.attendees.map(({ person }) => [
+              person.id,
+              person.name.split(' ')[0] ?? person.name,
+            ]),
+          ),
+        }
+      : {}),
+  });
+  return form === 'sheet' ? runSheetHtml(sheet) : cueCardsHtml(sheet, form === 'two' ? 2 : 8);
+}

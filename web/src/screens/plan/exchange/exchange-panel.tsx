@@ -1,0 +1,143 @@
+import { Download, FileText, Printer } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import { planFromNotes } from '@wrenfern/core/formats/plan-from-notes';
+import { writeMarkdown } from '@wrenfern/core/formats/plan-markdown';
+import type { Plan } from '@wrenfern/core/plan/plan';
+import { useLesson } from '../../../app/class-shell.tsx';
+import { catalogue } from '../../../data/catalogue.ts';
+import { Button, buttonClass } from '../../../parts/button.tsx';
+import { Sheet } from '../../../parts/dialog.tsx';
+import { inputClass } from '../../../parts/field.tsx';
+import { saveFile } from '../../../parts/save-file.ts';
+import { replacePlan } from '../draft/replace-plan.ts';
+import { useEditor } from '../plan-context.tsx';
+import { NotesPreview } from './notes-preview.tsx';
+import { readIn, type BroughtIn } from './read-in.ts';
+
+/** A plan out as a file or on paper, and in from a file or from notes; nothing is taken unasked. */
+export function ExchangePanel({ trigger }: { trigger: ReactNode }) {
+  const { lesson } = useLesson();
+  const [open, setOpen] = useState(false);
+  const plan = useEditor((editor) => editor.plan);
+  const edit = useEditor((editor) => editor.edit);
+  const take = (brought: Plan) => {
+    edit(replacePlan(plan, brought));
+    setOpen(false);
+    toast.success('It stands in the plan. Undo brings back what was there.');
+  };
+  return (
+    <Sheet
+      title="Out and in"
+      description="People never leave with a plan."
+      from="wide"
+      open={open}
+      onOpenChange={setOpen}
+      trigger={trigger}
+    >
+      <div className="grid min-h-0 flex-1 gap-8 overflow-y-auto lg:grid-cols-[16rem_1fr]">
+        <section aria-label="Out" className="flex flex-col items-start gap-2">
+          <h3 className="text-lg">Out</h3>
+          <Link to={`/classes/${lesson.id}/sheet`} className={buttonClass('main')}>
+            <Printer size={16} aria-hidden /> Run sheet and cards
+          </Link>
+          <Button
+            onClick={() =>
+              saveFile(`${fileName(plan)}.md`, writeMarkdown(plan, catalogue), 'text/markdown')
+            }
+          >
+            <FileText size={16} aria-hidden /> As Markdown
+          </Button>
+          <Button
+            onClick={() => saveFile(`${fileName(plan)}.json`, `${JSON.stringify(plan, null, 2)}\n`)}
+          >
+            <Download size={16} aria-hidden /> As a plan file
+          </Button>
+        </section>
+        <BringIn take={take} />
+      </div>
+    </Sheet>
+  );
+}
+
+/** The title as a name for a file, in letters that every machine takes. */
+function fileName({ title }: Plan): string {
+  const plain = title.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase();
+  return plain.replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'plan';
+}
+
+function BringIn({ take }: { take: (plan: Plan) => void }) {
+  const plan = useEditor((editor) => editor.plan);
+  const [text, setText] = useState('');
+  const [brought, setBrought] = useState<BroughtIn>();
+  const [isOver, setOver] = useState(false);
+  const read = (next: string) => {
+    setText(next);
+    setBrought(next.trim() === '' ? undefined : readIn(next, catalogue));
+  };
+  const readFile = async (file: File | undefined) => {
+    if (file) read(await file.text());
+  };
+  return (
+    <section aria-label="In" className="flex min-w-0 flex-col gap-3">
+      <h3 className="text-lg">In</h3>
+      <p className="text-soft">
+        Write or paste a class as you would scribble it, one line an exercise, headings for its
+        parts; or drop a file here. “clam 10 each”, “figure four 30 s”, “bridge x5 rolled”, “plank
+        20s twice”, “water 40 s”.
+      </p>
+      <textarea
+        aria-label="Notes, Markdown or a plan file"
+        rows={8}
+        value={text}
+        maxLength={400_000}
+        onChange={(event) => read(event.target.value)}
+        onDragOver={(event) => {
+          event.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={(event) => {
+          event.preventDefault();
+          setOver(false);
+          void readFile(event.dataTransfer.files[0]);
+        }}
+        className={`${inputClass} ${isOver ? 'border-fern bg-mist' : ''}`}
+      />
+      <input
+        type="file"
+        aria-label="A file with notes or a plan"
+        accept=".json,.md,.txt,application/json,text/plain,text/markdown"
+        onChange={(event) => void readFile(event.target.files?.[0])}
+      />
+      {brought?.kind === 'faults' ? (
+        <div role="alert" className="rounded-xl bg-copper-soft p-3 text-copper">
+          <p className="font-semibold">This can’t be taken as it is:</p>
+          <ul className="list-disc pl-5">
+            {brought.faults.map((fault) => (
+              <li key={fault}>{fault}</li>
+            ))}
+          </ul>
+        </div>
+      ) : null}
+      {brought?.kind === 'plan' ? (
+        <div className="rounded-xl bg-mist p-3">
+          <p className="mb-2">
+            <span className="font-semibold">{brought.plan.title}</span>, {brought.plan.machine},{' '}
+            {Math.round(brought.plan.targetS / 60)} min, {brought.plan.segments.length} parts.
+          </p>
+          <Button look="main" onClick={() => take(brought.plan)}>
+            Put it in place of what is here
+          </Button>
+        </div>
+      ) : null}
+      {brought?.kind === 'notes' ? (
+        <NotesPreview
+          lines={brought.lines}
+          take={(chosen) => take(planFromNotes(brought.lines, chosen, catalogue, plan))}
+        />
+      ) : null}
+    </section>
+  );
+}
