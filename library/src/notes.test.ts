@@ -24,6 +24,8 @@ const LINES: [line: string, slug: string, dose: object | undefined, options?: nu
   ['[ ] cat cow', 'cat-cow', undefined],
   ['18:15 Three-way breathing 6 breaths', 'breath-three-way', { kind: 'breaths', count: 6 }],
   ['**Footwork** toes x10', 'footwork', { kind: 'repetitions', count: 10 }, [2]],
+  ['footwork heels 10', 'footwork', { kind: 'repetitions', count: 10 }, [1]],
+  ['calf raises 12', 'calf-raise', { kind: 'repetitions', count: 12 }],
   ['footwork, options 1, 2', 'footwork', undefined, [1, 2]],
   ['Teaser on the reformer, lying 4', 'reformer-teaser', { kind: 'repetitions', count: 4 }],
 ];

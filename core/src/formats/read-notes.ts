@@ -79,12 +79,12 @@ function readLine(words: string, isFirst: boolean, names: Names, catalogue: Cata
   const bare = bareOf(words);
   const facts = isFirst || !/\d/.test(bare) || /[,;]/.test(bare) ? readFacts(bare) : undefined;
   if (facts) return facts;
+  const part = /^([^\d]{1,80}?):$/.exec(bare);
+  if (part) return { kind: 'part', name: part[1] ?? '' };
   const named = findName(bare, names);
   if (named) return exerciseLine(named.exercise, named.behind);
   const pause = readPause(bare);
   if (pause) return pause;
-  const part = /^(.{1,80}?):$/.exec(bare);
-  if (part) return { kind: 'part', name: part[1] ?? '' };
   const wanted = bare.replace(/[,(].*$/, '').replace(/\s[x×]?\d.*$/, '');
   return { kind: 'unsure', candidates: nearest(wanted, catalogue), words: bare };
 }
@@ -153,9 +153,11 @@ function optionNamed(
 ): { number: number; rest: string } | undefined {
   const words = wordsOf(rest);
   for (const word of words.filter(({ length }) => length > 3)) {
-    const held = exercise.options.filter(({ name }) => wordsOf(name).some((each) => each === word));
-    const [only] = held;
-    if (only && held.length === 1) {
+    const held = exercise.options.filter(({ name }) => wordsOf(name).includes(word));
+    // "Heels" is the option that begins with them, though another has its heels together.
+    const first = exercise.options.filter(({ name }) => wordsOf(name)[0] === word);
+    const [only] = first.length === 1 ? first : held;
+    if (only && (first.length === 1 || held.length === 1)) {
       const own = new Set(wordsOf(only.name));
       return { number: only.number, rest: words.filter((each) => !own.has(each)).join(' ') };
     }
@@ -249,14 +251,34 @@ function findName(bare: string, names: Names): { exercise: Exercise; behind: str
     if (!last) continue;
     const end = last.index + last[0].length;
     const words = wordsOf(bare.slice(0, end)).join(' ');
-    const exercise = names.get(words) ?? names.get(singular(words));
+    const exercise =
+      oneOf(words, names) ?? (isAllOfName(bare.slice(end)) ? begunBy(words, names) : undefined);
     if (exercise) return { exercise, behind: bare.slice(end) };
   }
   return undefined;
 }
 
-/** "clams" and "bridges" are written for what is called clam and bridge. */
-const singular = (words: string): string => words.replace(/(?:(?<=[sxz]|ch|sh)es|s)$/, '');
+/** Whether nothing but a dose can follow: no word of a longer name. */
+const isAllOfName = (behind: string) => /^\W*(?:[x×]?\s*\d|$)/.test(behind);
+
+/** The least letters by which a name is known from its beginning. */
+const TELLING = 7;
+
+/** The only exercise whose name begins so: "calf raises" is enough for the calf raise on the bar. */
+function begunBy(words: string, names: Names): Exercise | undefined {
+  if (words.length < TELLING) return undefined;
+  const begin = `${words.replace(/s$/, '')} `;
+  const found = new Set<Exercise>();
+  for (const [name, exercise] of names) if (name.startsWith(begin)) found.add(exercise);
+  const [only] = found;
+  return found.size === 1 ? only : undefined;
+}
+
+/** "clams" and "stretches" are written for what is called clam and stretch. */
+function oneOf(words: string, names: Names): Exercise | undefined {
+  const singulars = [words, words.replace(/s$/, ''), words.replace(/es$/, '')];
+  return singulars.map((each) => names.get(each)).find((exercise) => exercise !== undefined);
+}
 
 function nearest(words: string, catalogue: Catalogue): Exercise[] {
   const all = wordsOf(words);

@@ -7,9 +7,10 @@ import type { RunSheet, SheetRow } from './run-sheet.ts';
 const SHARED = `
   @page { margin: 11mm; }
   * { box-sizing: border-box; }
-  body { margin: 0; color: #000; background: #fff; font: 9.5pt/1.3 'Atkinson Hyperlegible Next Variable', system-ui, sans-serif; font-variant-numeric: tabular-nums; }
+  body { margin: 0; color: #000; background: #fff; font: 9.2pt/1.25 'Atkinson Hyperlegible Next Variable', system-ui, sans-serif; font-variant-numeric: tabular-nums; }
   h1, h2 { font-family: 'Fraunces Variable', Georgia, serif; line-height: 1.15; margin: 0; }
   svg { display: block; }
+  @media screen { body { max-width: 190mm; margin: 9mm auto; padding: 0 4mm; } }
 `;
 
 const SHEET = `
@@ -18,20 +19,33 @@ const SHEET = `
   .layout { display: flex; gap: 6mm; border: 1px solid #000; border-radius: 2mm; padding: 2mm 3mm; margin-bottom: 2.5mm; }
   .layout b { display: block; }
   table { width: 100%; border-collapse: collapse; }
-  td { border-top: 0.5px solid #bbb; padding: 0.5mm 1.2mm; vertical-align: middle; }
+  td { border-top: 0.5px solid #bbb; padding: 0.3mm 1.2mm; vertical-align: middle; }
   tbody tr:first-child td { border-top: 1.4px solid #000; }
   h2 { font-size: 11.5pt; }
   .at { width: 12mm; font-weight: 700; white-space: nowrap; }
   .figure { width: 17mm; }
-  .figure svg { width: 15mm; height: 6.6mm; }
+  .figure svg { width: 15mm; height: 6mm; }
   .name { font-weight: 700; width: 48mm; }
   .dose { width: 30mm; }
   .lasts { text-align: right; }
-  .change { font-weight: 400; font-style: italic; display: block; }
+  .change td { font-style: italic; text-align: center; padding: 0.2mm; background: #f2f2f2; }
   .note { display: block; color: #333; font-weight: 400; }
   tr { break-inside: avoid; }
-  footer { margin-top: 3mm; color: #333; font-size: 8pt; }
+  .dense { font-size: 8pt; }
+  .dense .figure svg { height: 4.4mm; }
+  .dense td { padding: 0.1mm 1.2mm; }
+  .dense h2 { font-size: 9.5pt; }
+  footer { margin-top: 2mm; color: #333; font-size: 8pt; }
 `;
+
+/** As many lines stand on a page in the usual size. */
+const ROOMY_LINES = 34;
+
+const linesOf = ({ parts }: RunSheet): number =>
+  parts.reduce(
+    (sum, { rows }) => sum + 1 + rows.reduce((lines, { change }) => lines + (change ? 2 : 1), 0),
+    0,
+  );
 
 /** The sheet as one page of HTML that stands by itself, in black on white, for A4 and Letter. */
 export function runSheetHtml(sheet: RunSheet): string {
@@ -50,17 +64,19 @@ export function runSheetHtml(sheet: RunSheet): string {
     `<h1>${escapeXml(sheet.title)}</h1><p class="facts">${escapeXml(sheet.facts)}</p>` +
       (layOut ? `<div class="layout">${layOut}</div>` : '') +
       (sheet.note ? `<p>${escapeXml(sheet.note).replaceAll('\n', '<br>')}</p>` : '') +
-      `<table>${parts}</table>` +
+      `<table${linesOf(sheet) > ROOMY_LINES ? ' class="dense"' : ''}>${parts}</table>` +
       '<footer>Last column: the versions to tell, most supported first. Nothing here says why somebody does which. Makers’ instructions and local rules come first; pain goes to a clinician.</footer>',
   );
 }
 
 function sheetRow(row: SheetRow): string {
-  const change = row.change ? `<span class="change">${escapeXml(row.change)}</span>` : '';
+  const change = row.change
+    ? `<tr class="change"><td colspan="5">${escapeXml(row.change)}</td></tr>`
+    : '';
   const note = row.note ? `<span class="note">${escapeXml(row.note)}</span>` : '';
   return (
-    `<tr><td class="at">${escapeXml(row.at)}</td><td class="figure">${figureOf(row)}</td>` +
-    `<td class="name">${change}${escapeXml(row.name)}${note}</td>` +
+    `${change}<tr><td class="at">${escapeXml(row.at)}</td><td class="figure">${figureOf(row)}</td>` +
+    `<td class="name">${escapeXml(row.name)}${note}</td>` +
     `<td class="dose">${escapeXml(row.dose)}</td><td>${versionWords(row)}</td></tr>`
   );
 }

@@ -111,19 +111,26 @@ function versionsOf(item: ExerciseItem, exercise: Exercise, input: SheetInput): 
   const chosen = analysis.options.versions.get(item.id) ?? [];
   if (chosen.length === 0) {
     return offeredOptions(item, exercise).map((number) => ({
-      name: exercise.options[number - 1]?.name.toLowerCase() ?? '',
+      name: inSentence(exercise.options[number - 1]?.name ?? ''),
       people: [],
     }));
   }
   return chosen.map(({ choice, people }) => ({
     name:
       choice.kind === 'option'
-        ? (exercise.options[choice.option - 1]?.name.toLowerCase() ?? '')
+        ? inSentence(exercise.options[choice.option - 1]?.name ?? '')
         : choice.kind === 'swap'
           ? `${catalogue.require(choice.exercise).name} instead`
           : 'rest',
     people: names ? people.map((id) => names.get(id) ?? '').filter(Boolean) : [],
   }));
+}
+
+/** A name inside a sentence; a letter that is a shape, such as T, stays what it is. */
+function inSentence(name: string): string {
+  return /^.[a-z ]/.test(name) && !/^. /.test(name)
+    ? name.charAt(0).toLowerCase() + name.slice(1)
+    : name;
 }
 
 function changeBefore(itemId: string, { analysis, machines }: SheetInput): string {
