@@ -31,7 +31,7 @@ export const names = async (page: Page): Promise<string[]> => {
 
 /** Adds by the + of the catalogue, behind the chosen row or where such things go. */
 export async function add(page: Page, name: string): Promise<void> {
-  await page.getByRole('searchbox', { name: 'Search exercises' }).fill(name);
+  await page.getByRole('combobox', { name: 'Search exercises' }).fill(name);
   await page.getByRole('button', { name: `Add ${name}`, exact: true }).click();
 }
 

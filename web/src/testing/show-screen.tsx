@@ -52,6 +52,8 @@ class NoResizeObserver implements ResizeObserver {
   disconnect(): void {}
 }
 globalThis.ResizeObserver = NoResizeObserver;
+// Nor has it pointers to capture.
+HTMLElement.prototype.setPointerCapture = () => undefined;
 
 interface ShowParts {
   /** Where the reader is. */

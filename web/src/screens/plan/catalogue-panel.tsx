@@ -1,14 +1,14 @@
 import { useDraggable } from '@dnd-kit/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
+import { clsx } from 'clsx';
 import { Plus } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { toast } from 'sonner';
-import { searchCatalogue } from '@wrenfern/core/movement/search';
 import { standardOption, type Exercise } from '@wrenfern/core/movement/exercise';
 import { chooseOption } from '@wrenfern/core/people/choose-option';
 import { newItem } from '@wrenfern/core/order/running-order';
 import { showClock } from '@wrenfern/core/plan/show-time';
-import type { Plan } from '@wrenfern/core/plan/plan';
+import type { ExerciseItem, Plan } from '@wrenfern/core/plan/plan';
 import type { BookedPerson } from '../../data/api-types.ts';
 import { catalogue } from '../../data/catalogue.ts';
 import { plainLengthS } from '@wrenfern/core/plan/timing/plain-length';
@@ -18,6 +18,7 @@ import { Figure } from '../../parts/figure.tsx';
 import { MOVE_WORDS } from '@wrenfern/core/movement/words';
 import { addBehind, newId } from './drag.ts';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
+import { readTyped } from './typed-exercise.ts';
 
 const FILTERS = [
   { id: 'suits', name: 'suits this group' },
@@ -35,16 +36,18 @@ const CARD_PX = 76;
 export function CataloguePanel({ day, searchId }: { day: string; searchId: string }) {
   const [query, setQuery] = useState('');
   const [on, setOn] = useState<ReadonlySet<FilterId>>(new Set());
-  const { attendees } = usePlanScreen();
+  const [active, setActive] = useState(0);
+  const { attendees, editor } = usePlanScreen();
   const plan = useEditor((editor) => editor.plan);
+  const typed = useMemo(() => readTyped(query, catalogue), [query]);
   const found = useMemo(
     () =>
-      searchCatalogue(catalogue, query).filter(
+      typed.found.filter(
         (exercise) =>
           exercise.machine === plan.machine &&
           [...on].every((filter) => passes(filter, exercise, plan, attendees, day)),
       ),
-    [query, on, plan, attendees, day],
+    [typed, on, plan, attendees, day],
   );
   const scroller = useRef<HTMLDivElement>(null);
   // eslint-disable-next-line react-hooks/incompatible-library -- the list is small to render and never memoised
@@ -54,6 +57,33 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
     estimateSize: () => CARD_PX,
     overscan: 6,
   });
+  const at = Math.min(active, found.length - 1);
+  const activeId = query && found[at] ? `${searchId}-${found[at].slug}` : undefined;
+  const search = (next: string) => {
+    setQuery(next);
+    setActive(0);
+  };
+  /** Arrows choose, Enter adds and leaves the field ready for the next, Escape leaves. */
+  const onKey = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+      event.preventDefault();
+      const next = Math.min(
+        found.length - 1,
+        Math.max(0, at + (event.key === 'ArrowDown' ? 1 : -1)),
+      );
+      setActive(next);
+      virtual.scrollToIndex(next);
+    } else if (event.key === 'Enter' && query.trim() !== '') {
+      event.preventDefault();
+      const exercise = found[at];
+      const { found: _found, ...how } = typed;
+      if (exercise && addExercise(editor, exercise, at === 0 ? how : {})) search('');
+    } else if (event.key === 'Escape') {
+      event.preventDefault();
+      search('');
+      event.currentTarget.blur();
+    }
+  };
   const toggle = (id: FilterId, isOn: boolean) => {
     const next = new Set(on);
     if (isOn) next.add(id);
@@ -70,8 +100,15 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
           id={searchId}
           type="search"
           value={query}
-          onChange={(event) => setQuery(event.target.value)}
-          placeholder="Search exercises   /"
+          role="combobox"
+          aria-expanded={query !== ''}
+          aria-controls={`${searchId}-list`}
+          aria-activedescendant={activeId}
+          aria-autocomplete="list"
+          onChange={(event) => search(event.target.value)}
+          onKeyDown={onKey}
+          placeholder="/   clam 10 each"
+          title="Arrows choose, Enter adds, Escape leaves. Behind the name: 10 each, x5, 30 s, 20s twice."
           className={inputClass}
         />
         <div className="flex flex-wrap gap-1.5" role="group" aria-label="Filters">
@@ -86,7 +123,12 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
         {found.length === 0 ? (
           <p className="p-2 text-soft">Nothing fits. Take a filter away or search another word.</p>
         ) : null}
-        <ul className="relative" style={{ height: virtual.getTotalSize() }} aria-label="Exercises">
+        <ul
+          id={`${searchId}-list`}
+          className="relative"
+          style={{ height: virtual.getTotalSize() }}
+          aria-label="Exercises"
+        >
           {virtual.getVirtualItems().map((row) => {
             const exercise = found[row.index];
             return exercise ? (
@@ -95,7 +137,12 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
                 className="absolute inset-x-0 top-0"
                 style={{ transform: `translateY(${row.start}px)`, height: CARD_PX - 6 }}
               >
-                <Card exercise={exercise} seconds={plainLengthS(exercise)} />
+                <Card
+                  id={`${searchId}-${exercise.slug}`}
+                  exercise={exercise}
+                  seconds={plainLengthS(exercise)}
+                  isActive={query !== '' && row.index === at}
+                />
               </li>
             ) : null;
           })}
@@ -105,27 +152,47 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
   );
 }
 
-function Card({ exercise, seconds }: { exercise: Exercise; seconds: number }) {
+/** Adds behind the chosen row and chooses what was added; false, and said, where there is no part. */
+function addExercise(
+  editor: ReturnType<typeof usePlanScreen>['editor'],
+  exercise: Exercise,
+  how: Pick<ExerciseItem, 'dose' | 'options'>,
+): boolean {
+  const { plan, selectedId, edit, select } = editor.getState();
+  const added = addBehind(plan, exercise, selectedId);
+  if (added?.type !== 'addItem' || added.item.kind !== 'exercise') {
+    toast.error('Add a part to the class first.');
+    return false;
+  }
+  edit({ ...added, item: { ...added.item, ...how } });
+  select(added.item.id);
+  toast.success(`${exercise.name} added`);
+  return true;
+}
+
+interface CardProps {
+  id: string;
+  exercise: Exercise;
+  seconds: number;
+  /** What Enter in the search would add. */
+  isActive: boolean;
+}
+
+function Card({ id, exercise, seconds, isActive }: CardProps) {
   const editor = usePlanScreen().editor;
   const { attributes, listeners, setNodeRef, isDragging } = useDraggable({
     id: newId(exercise.slug),
   });
   const option = standardOption(exercise);
   const moving = exercise.moves.filter((move) => move !== 'still').map((move) => MOVE_WORDS[move]);
-  const add = () => {
-    const { plan, selectedId, edit, select } = editor.getState();
-    const added = addBehind(plan, exercise, selectedId);
-    if (!added) {
-      toast.error('Add a part to the class first.');
-      return;
-    }
-    edit(added);
-    if (added.type === 'addItem') select(added.item.id);
-    toast.success(`${exercise.name} added`);
-  };
   return (
     <div
-      className={`flex h-full items-stretch overflow-hidden rounded-xl border border-line bg-leaf ${isDragging ? 'opacity-50' : ''}`}
+      id={id}
+      className={clsx(
+        'flex h-full items-stretch overflow-hidden rounded-xl border bg-leaf',
+        isActive ? 'border-fern ring-1 ring-fern' : 'border-line',
+        isDragging && 'opacity-50',
+      )}
     >
       <div
         ref={setNodeRef}
@@ -144,7 +211,7 @@ function Card({ exercise, seconds }: { exercise: Exercise; seconds: number }) {
       </div>
       <button
         type="button"
-        onClick={add}
+        onClick={() => addExercise(editor, exercise, {})}
         aria-label={`Add ${exercise.name}`}
         title="Add behind the chosen row"
         className="grid w-8 shrink-0 place-items-center text-fern hover:bg-mist"

@@ -9,7 +9,7 @@ import { findingId, stepFinding } from './findings.ts';
 import type { PlanEditor } from './plan-editor.ts';
 
 export const PLAN_KEYS: readonly KeyHint[] = [
-  { keys: '/', does: 'Search the exercises' },
+  { keys: '/', does: 'Type an exercise: arrows choose, Enter adds, Escape leaves' },
   { keys: 'Ctrl K', does: 'Go to any screen, class or exercise' },
   { keys: 'j and k', does: 'Choose the next or the previous row' },
   { keys: 'Alt ↑ and Alt ↓', does: 'Move the chosen row' },

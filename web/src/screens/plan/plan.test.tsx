@@ -62,3 +62,49 @@ describe('the plan of whoever teaches', () => {
     expect((await screen.findByTestId('save-state')).textContent).toMatch(/^Saved/);
   });
 });
+
+describe('typing a class', () => {
+  it('adds one line after another by Enter, each with its dose, and leaves by Escape', async () => {
+    const lesson = makeLesson();
+    const { user } = showScreen(null, inClass(<PlanScreen />, lesson));
+    const score = within(await screen.findByRole('region', { name: 'Score' }));
+    const before = score.getAllByRole('button', { name: /^Move / }).length;
+    await user.keyboard('/');
+    const field = screen.getAllByRole<HTMLInputElement>('combobox', {
+      name: 'Search exercises',
+    })[0];
+    expect(document.activeElement).toBe(field);
+    await user.keyboard('clam 12 each{Enter}plank 20s twice{Enter}');
+    expect(field?.value).toBe('');
+    expect(document.activeElement).toBe(field);
+    const rows = score.getAllByRole('button', { name: /^Move / });
+    expect(rows).toHaveLength(before + 2);
+    expect(score.getByRole('button', { name: /^Clam.*12 each side/ })).toBeTruthy();
+    expect(score.getByRole('button', { name: /^Plank.*2 holds of 20 s/ })).toBeTruthy();
+    await user.keyboard('xyzzy{Enter}');
+    expect(score.getAllByRole('button', { name: /^Move / })).toHaveLength(before + 2);
+    await user.keyboard('{Escape}');
+    expect(field?.value).toBe('');
+    expect(document.activeElement).not.toBe(field);
+  });
+});
+
+describe('a class that changes its machine', () => {
+  it('names what is not there before anything is left out', async () => {
+    const lesson = makeLesson();
+    const { user } = showScreen(null, inClass(<PlanScreen />, lesson));
+    const part = within(
+      (await screen.findAllByRole('region', { name: 'Mat or machine' }))[0] ?? document.body,
+    );
+    await user.click(part.getByLabelText('Reformer'));
+    expect(part.getByRole('alert').textContent).toMatch(/Not on the reformer: .*Pelvic rock/);
+    await user.click(part.getByRole('button', { name: 'Keep the mat' }));
+    expect(part.getByLabelText<HTMLInputElement>('Mat').checked).toBe(true);
+    await user.click(part.getByLabelText('Reformer'));
+    await user.click(part.getByRole('button', { name: 'Leave them out and change' }));
+    expect(part.getByLabelText<HTMLInputElement>('Reformer').checked).toBe(true);
+    expect(screen.queryAllByRole('button', { name: /^Move / })).toEqual([]);
+    await user.keyboard('{Control>}z{/Control}');
+    expect(screen.getAllByRole('button', { name: /^Move / }).length).toBeGreaterThan(10);
+  });
+});
