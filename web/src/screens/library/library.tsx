@@ -13,6 +13,7 @@ import { inputClass } from '../../parts/field.tsx';
 import { Figure } from '../../parts/figure.tsx';
 import { Frond } from '../../parts/frond.tsx';
 import { Rose } from '../../parts/rose.tsx';
+import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
 import { Select } from '../../parts/select.tsx';
 import { Empty } from '../../parts/states.tsx';
 import { MOVE_WORDS, POSITION_WORDS } from '@wrenfern/core/movement/words';
@@ -20,6 +21,16 @@ import { FILTERS } from './exercise-filters.ts';
 import { ImportExercise } from './import-exercise.tsx';
 
 const ANY = { value: '', name: 'any' };
+
+/** What is chosen first: a mat class has no use for the reformer's exercises. */
+const MACHINES = [
+  { value: 'all', name: 'Everything' },
+  { value: 'mat', name: 'Mat' },
+  { value: 'reformer', name: 'Reformer' },
+] as const;
+
+const machineOf = (value: string) => (value === 'mat' || value === 'reformer' ? value : 'all');
+
 const CARD_PX = 212;
 const LEAST_CARD_WIDTH = 230;
 
@@ -59,6 +70,13 @@ export function Component() {
             {found.length} of {catalogue.all.length} exercises
           </p>
         </div>
+        <SegmentedRadio
+          label="On the"
+          labelHidden
+          choices={MACHINES}
+          value={machineOf(get('on'))}
+          onChange={(machine) => set('on', machine === 'all' ? '' : machine)}
+        />
         <ImportExercise
           trigger={
             <Button>
@@ -85,7 +103,7 @@ export function Component() {
           {open ? 'Hide what to look for' : 'Look for more than a name'}
         </Button>
         <div className={clsx('contents', !open && 'max-sm:hidden')}>
-          {FILTERS.map(({ key, label, choices }) => (
+          {FILTERS.filter(({ key }) => key !== 'on').map(({ key, label, choices }) => (
             <Select
               key={key}
               label={label}

@@ -152,8 +152,7 @@ function Why({ finding, repairs }: { finding: Finding; repairs: readonly Repair[
       <p className="font-semibold">{finding.sentence}</p>
       <p>{finding.why}</p>
       <p className="text-soft">
-        {finding.binding ? 'Must hold' : 'Should hold'}. {finding.statement} Rule {finding.rule};
-        common practice.
+        {finding.binding ? 'Must hold' : 'Should hold'}. {finding.statement} Common practice.
       </p>
       {repairs.map((repair) => (
         <button

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { COST_WORDS } from '@wrenfern/core/order/search/cost-words';
+import { RULE_NAMES } from '@wrenfern/core/plan/rule-names';
 import { RULES } from '@wrenfern/core/order/review';
 import {
   COST_IDS,
@@ -265,7 +266,7 @@ function Rules({ draft, onChange }: PartProps) {
               <span className="block text-[0.8125rem] text-soft">{rule.why}</span>
             </p>
             <Select
-              label={rule.id}
+              label={RULE_NAMES[rule.id]}
               value={draft.rules[rule.id]}
               choices={STANDINGS}
               onChange={(standing) => onChange({ rules: { ...draft.rules, [rule.id]: standing } })}

@@ -133,7 +133,8 @@ function Readiness({
       </li>
     );
   }
-  const shown = large ? sentences : sentences.slice(0, 1);
+  // A tired eye reads two; the plan has the rest.
+  const shown = sentences.slice(0, large ? 2 : 1);
   return (
     <li className="flex gap-2">
       <CircleAlert size={16} className="mt-0.5 shrink-0 text-copper" aria-hidden />

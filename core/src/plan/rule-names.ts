@@ -1,0 +1,31 @@
+import type { RuleId } from './school.ts';
+
+/** What each rule is called where people read it. */
+export const RULE_NAMES: Record<RuleId, string> = {
+  'breath-first': 'Breath first',
+  'need-before-use': 'What it needs comes before',
+  'still-before-bend': 'Still before bending',
+  'unloaded-before-loaded': 'Light load before heavy',
+  'pelvis-sequence': 'Pelvis step by step',
+  'low-then-high': 'Low back, then upper back',
+  'short-before-long': 'Short levers before long',
+  'both-then-one': 'Both sides, then one',
+  'parts-then-whole': 'Parts before the whole',
+  'rehearse-then-prop': 'Bare before the prop',
+  'classic-order': 'The classic order',
+  'sides-together': 'Second side soon',
+  counter: 'An answer to each bend',
+  layers: 'Outer layers first',
+  'peak-late': 'The crest comes late',
+  'six-directions': 'All six directions',
+  'body-parts': 'All parts of the body',
+  'close-soft': 'A soft close',
+  'head-support-out': 'Head flat for bridges',
+  'wrist-rest': 'Rest for the wrists',
+  'no-pile-up': 'No pile-up on one muscle',
+  water: 'Water',
+  'few-moves': 'Few changes of place',
+  'prop-blocks': 'Props in one block',
+  'machine-blocks': 'Gear in blocks',
+  'face-the-room': 'Facing the room',
+};
