@@ -39,10 +39,14 @@ async function teachSome(target: Page, id: string): Promise<void> {
 
 await page.goto(`${base}/demo`);
 await page.getByRole('button', { name: /Come in/ }).waitFor();
-await shoot('door');
 await page.getByRole('button', { name: /Come in/ }).click();
 await page.locator('article').first().waitFor();
 await shoot('today');
+await page.getByRole('button', { name: 'New class' }).click();
+await page.getByText('It begins').waitFor();
+await page.getByText('Reformer', { exact: true }).click();
+await shoot('new-class');
+await page.keyboard.press('Escape');
 const href = await page.locator('article h2 a').first().getAttribute('href');
 const id = href?.split('/')[2] ?? '';
 
@@ -53,10 +57,6 @@ await shoot('plan-tablet', TABLET);
 await page.getByRole('button', { name: 'Order for me' }).first().click();
 await page.getByText('Proved best').waitFor();
 await shoot('order');
-await page.getByRole('button', { name: 'Side by side' }).click();
-await page.getByText('moved').first().waitFor();
-await shoot('compare');
-await page.keyboard.press('Escape');
 await page.keyboard.press('Escape');
 await page.getByRole('button', { name: 'Draft for me' }).first().click();
 await page.getByRole('button', { name: 'outside of the hip' }).click();
@@ -76,13 +76,22 @@ await page.getByRole('group', { name: 'Key poses' }).evaluate((poses) => poses.s
 await shoot('editor');
 await open('/people', 'ul.relative li a');
 await shoot('people');
-await page.getByRole('link', { name: /Bram Ostrey/ }).click();
-await page.locator('fieldset').first().waitFor();
-await shoot('person');
 await open('/studio', 'fieldset');
+await page.getByText('Springs of one machine').evaluate((part) => part.scrollIntoView());
+await page.mouse.wheel(0, -90);
 await shoot('studio');
-await open('/studio/schools/tilework-evenings', 'fieldset');
-await shoot('school');
+await open('/classes', 'article');
+await page.getByRole('button', { name: 'The week after' }).click();
+await page.waitForTimeout(600);
+await shoot('classes');
+await open('/', 'article');
+await page.getByRole('link', { name: 'Plan Machines, mixed ability' }).first().click();
+await page.getByTestId('total').waitFor();
+const machines = page.url().split('/')[4] ?? '';
+await shoot('plan-machine');
+await open(`/classes/${machines}/sheet`, 'iframe');
+await page.waitForTimeout(800);
+await shoot('run-sheet', { width: 900, height: 1180 });
 await open('/', 'article');
 await page
   .getByRole('link', { name: /^Log of/ })
@@ -91,8 +100,6 @@ await page
 await page.locator('table').waitFor();
 await shoot('log');
 await page.emulateMedia({ colorScheme: 'dark' });
-await open(`/classes/${id}/plan`, '[data-testid=total]');
-await shoot('plan-dark');
 await teachSome(page, id);
 await shoot('teach');
 await shoot('teach-tablet', TABLET);
