@@ -16,6 +16,8 @@ import { ApiError } from './api/errors.ts';
 import { exercisesRouter } from './api/exercises.ts';
 import { handleErrors, notFound } from './api/handle-errors.ts';
 import { limitWrites } from './api/limit-writes.ts';
+import { groupsRouter } from './api/groups.ts';
+import { keptPlansRouter } from './api/kept-plans.ts';
 import { peopleRouter } from './api/people.ts';
 import { personEverythingRouter } from './api/person-everything.ts';
 import { sessionRouter } from './api/session.ts';
@@ -48,7 +50,7 @@ export interface AppParts extends AppSettings {
 /** Plans and exercises may be this large; everything else is far smaller. */
 const DOCUMENT_BYTES = '1mb';
 const USUAL_BYTES = '256kb';
-const DOCUMENTS = /^\/(classes\/[^/]+\/plan|exercises\/[^/]+|studio)$/;
+const DOCUMENTS = /^\/(classes\/[^/]+\/plan|exercises\/[^/]+|kept-plans|studio)$/;
 
 /** The whole server without a port: it can be called by tests as it is. */
 export function createApp(parts: AppParts): Express {
@@ -88,6 +90,8 @@ export function createApp(parts: AppParts): Express {
     classPeopleRouter(),
     classLogRouter(parts.follower),
     exercisesRouter(),
+    groupsRouter(),
+    keptPlansRouter(),
     peopleRouter(),
     personEverythingRouter(),
     studioRouter(),

@@ -5,7 +5,14 @@ import type { Plan } from '@wrenfern/core/plan/plan';
 import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
 import { closedRouter } from '../auth/closed-router.ts';
 import type { Member } from '../auth/session.ts';
-import { ClassNote, ClassRow, databaseOfModels, User } from '../db/models.ts';
+import {
+  ClassNote,
+  ClassRow,
+  databaseOfModels,
+  KeptPlan,
+  StandingGroup,
+  User,
+} from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { noteAccess } from '../keeping/trail.ts';
 import {
@@ -17,6 +24,7 @@ import {
   taughtBetween,
 } from './class-context.ts';
 import { ApiError } from './errors.ts';
+import { peopleOf as peopleOfGroups } from './groups.ts';
 import { changeDetails } from './class-details.ts';
 import { makeClasses, newSeries, weeklyFrom } from './make-classes.ts';
 import { needRoom } from './quota.ts';
@@ -45,9 +53,15 @@ export function classesRouter() {
   on('POST /classes', async (request, response, member) => {
     const wanted = readBody('POST /classes', request);
     const { studioId } = member;
-    const { copyOf, peopleOf, weeklyUntil, vary } = wanted;
+    const { copyOf, keptPlanId, peopleOf, groupId, weeklyUntil, vary } = wanted;
     const classes = rowsOf(ClassRow, studioId);
-    const source = copyOf ? await classes.one({ id: copyOf }) : undefined;
+    const source = copyOf
+      ? await classes.one({ id: copyOf })
+      : keptPlanId
+        ? await rowsOf(KeptPlan, studioId).one({ id: keptPlanId })
+        : undefined;
+    if (groupId) await rowsOf(StandingGroup, studioId).one({ id: groupId });
+    const personIds = groupId ? (await peopleOfGroups(studioId, [groupId])).get(groupId) : [];
     if (peopleOf) await classes.one({ id: peopleOf });
     const { timeZone } = await studioOf(studioId);
     const startsAt = new Date(wanted.startsAt);
@@ -62,6 +76,8 @@ export function classesRouter() {
         plan: source && index === 0 ? taughtAgain(source.plan, wanted.title, vary) : empty,
         startsAt: date,
         peopleOf,
+        personIds,
+        keptPlanId: source && index === 0 ? keptPlanId : undefined,
         ...(seriesId ? { seriesId } : {}),
       })),
     );

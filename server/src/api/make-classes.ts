@@ -17,6 +17,9 @@ export interface ClassToMake {
   seriesId?: string;
   /** Those who come to this class come here too; what held for them there stays there. */
   peopleOf?: string | undefined;
+  /** These come as well. */
+  personIds?: readonly string[] | undefined;
+  keptPlanId?: string | undefined;
 }
 
 /** Makes classes with their first saved plan and their people, all or none; resolves to their ids. */
@@ -33,22 +36,29 @@ export async function makeClasses(
 
 async function makeClass(
   { studioId, userName }: Member,
-  { plan, startsAt, seriesId, peopleOf }: ClassToMake,
+  { plan, startsAt, seriesId, peopleOf, personIds = [], keptPlanId }: ClassToMake,
   transaction: Transaction,
 ): Promise<string> {
   const { id } = await rowsOf(ClassRow, studioId).create(
-    { title: plan.title, startsAt, plan, revision: 1, seriesId: seriesId ?? null },
+    {
+      title: plan.title,
+      startsAt,
+      plan,
+      revision: 1,
+      seriesId: seriesId ?? null,
+      keptPlanId: keptPlanId ?? null,
+    },
     transaction,
   );
   await rowsOf(PlanRevision, studioId).create(
     { classId: id, revision: 1, plan, savedBy: userName },
     transaction,
   );
-  if (!peopleOf) return id;
   const bookings = rowsOf(Booking, studioId);
-  const coming = await bookings.all({ where: { classId: peopleOf }, transaction });
+  const earlier = peopleOf ? await bookings.all({ where: { classId: peopleOf }, transaction }) : [];
+  const coming = new Set([...earlier.map(({ personId }) => personId), ...personIds]);
   await bookings.createAll(
-    coming.map(({ personId }) => {
+    [...coming].map((personId) => {
       const names = { studioId, classId: id, personId };
       const sealed = sealBooking(names, { today: [], todayNote: '' });
       return { classId: id, personId, sealed, choices: {} };

@@ -10,6 +10,8 @@ const BARE = [
   'DELETE /account/sessions/:id',
   'DELETE /classes/:id',
   'DELETE /exercises/:slug',
+  'DELETE /groups/:id',
+  'DELETE /kept-plans/:id',
   'DELETE /people/:id',
   'DELETE /people/:id/everything',
   'DELETE /team/:id',

@@ -21,6 +21,10 @@ const day = z.iso.date('write the day as year-month-day');
 const until = day.nullable().default(null);
 const seq = z.coerce.number().int().min(0).max(Number.MAX_SAFE_INTEGER).default(0);
 
+const name = z.string().trim().min(1, 'give it a name').max(120);
+const GroupFields = { name, personIds: z.array(z.uuid()).max(300) };
+const KeptFields = { name, tags: z.array(z.string().trim().min(1).max(40)).max(12).default([]) };
+
 const PersonBody = Person.omit({ id: true });
 
 const ownSchools = z
@@ -81,10 +85,14 @@ export const BODIES = {
     targetS: PlanDetails.shape.targetS.default(3000),
     /** Takes the plan of another class of the studio, its machine and school with it. */
     copyOf: z.uuid().optional(),
+    /** Takes a kept plan of the studio, its machine and school with it. */
+    keptPlanId: z.uuid().optional(),
     /** What is to be done otherwise than in the class that is copied. */
     vary: z.string().trim().max(400).default(''),
     /** Those who come to this class come here too. */
     peopleOf: z.uuid().optional(),
+    /** A standing group of which all come. */
+    groupId: z.uuid().optional(),
     /** Every week at the same time until this day; the later ones are still to be planned. */
     weeklyUntil: day.optional(),
   }),
@@ -125,6 +133,11 @@ export const BODIES = {
     effort: z.number().int().min(1).max(5).nullable(),
     note: z.string().max(4000),
   }),
+
+  'POST /groups': z.strictObject(GroupFields),
+  'PUT /groups/:id': z.strictObject({ ...GroupFields, revision: revisionRead }),
+  'POST /kept-plans': z.strictObject({ ...KeptFields, plan: Plan }),
+  'PUT /kept-plans/:id': z.strictObject({ ...KeptFields, revision: revisionRead }),
 
   'PUT /exercises/:slug': z.strictObject({
     /** The version that was opened; 0 for a new exercise. */

@@ -52,6 +52,16 @@ export const ACCESS = {
   'GET /classes/:id/note': TEACHERS,
   'PUT /classes/:id/note': TEACHERS,
 
+  'GET /groups': STAFF,
+  'POST /groups': STAFF,
+  'PUT /groups/:id': STAFF,
+  'DELETE /groups/:id': STAFF,
+  'GET /kept-plans': ['owner', 'instructor', 'reader'],
+  'GET /kept-plans/:id': ['owner', 'instructor', 'reader'],
+  'POST /kept-plans': STAFF,
+  'PUT /kept-plans/:id': STAFF,
+  'DELETE /kept-plans/:id': STAFF,
+
   'GET /exercises': ALL,
   'PUT /exercises/:slug': STAFF,
   'DELETE /exercises/:slug': STAFF,

@@ -5,6 +5,7 @@ import { bindExercises } from './models/exercises.ts';
 import { bindPeople } from './models/people.ts';
 import { useKey } from '../keeping/records.ts';
 import { bindTrail } from './models/trail.ts';
+import { bindStanding } from './models/standing.ts';
 import { bindStudio, Studio } from './models/studio.ts';
 
 export { UnreadableColumn } from './models/columns.ts';
@@ -12,6 +13,7 @@ export { Booking, ClassEvent, ClassNote, ClassRow, PlanRevision } from './models
 export { Fact, Link, SessionRow, Tries, type LinkKind } from './models/door.ts';
 export { ExerciseVersion } from './models/exercises.ts';
 export { PersonRow } from './models/people.ts';
+export { GroupPerson, KeptPlan, StandingGroup } from './models/standing.ts';
 export { Trail } from './models/trail.ts';
 export { ROLES, User, type Role } from './models/studio.ts';
 export { Studio };
@@ -28,6 +30,7 @@ export function bindModels(sequelize: Sequelize, key: Buffer): void {
   bindPeople(sequelize);
   bindClasses(sequelize);
   bindExercises(sequelize);
+  bindStanding(sequelize);
 }
 
 /** The database that the models are bound to; a caller's mistake before they are. */

@@ -33,6 +33,8 @@ export class ClassRow extends Model<InferAttributes<ClassRow>, InferCreationAttr
   declare coverUserId: CreationOptional<string | null>;
   /** Classes that repeat share one. */
   declare seriesId: CreationOptional<string | null>;
+  /** The kept plan that it was begun from. */
+  declare keptPlanId: CreationOptional<string | null>;
   /** Why it does not take place; null while it does. */
   declare calledOff: CreationOptional<string | null>;
   declare deletedAt: CreationOptional<Date | null>;
@@ -129,6 +131,7 @@ export function bindClasses(sequelize: Sequelize): void {
       taughtRevision: DataTypes.INTEGER,
       coverUserId: DataTypes.UUID,
       seriesId: DataTypes.UUID,
+      keptPlanId: DataTypes.UUID,
       calledOff: DataTypes.STRING(200),
       deletedAt: moment,
       createdAt: moment,
