@@ -151,7 +151,7 @@ test('the demo opens on a class with something to settle, which repairs settle',
   await expect(page.getByText(missing)).toHaveCount(0);
   const over = await openFinding(page, /over 30:00/);
   await over.getByRole('button', { name: 'why?' }).click();
-  await expect(page.getByText(/Rule fits-the-hour/)).toBeVisible();
+  await expect(page.getByText(/^Must hold\. .*Common practice\.$/)).toBeVisible();
   await page.keyboard.press('Escape');
   const before = await totalS(page);
   await over.getByRole('button', { name: /^Fewer repetitions in \d+ exercises/ }).click();
@@ -166,7 +166,7 @@ test('an exercise is found in the library and read', async ({ page }) => {
   await enterDemo(page);
   await page.getByRole('link', { name: 'Library' }).click();
   await page.getByRole('searchbox', { name: 'Search the library' }).fill('spine curl');
-  await expect(page.getByText(/^\d of 184 exercises$/)).toBeVisible();
+  await expect(page.getByText(/^\d of \d+ exercises$/)).toBeVisible();
   await page.getByRole('link', { name: /Shoulder bridge, rolling/ }).click();
   await expect(
     page.getByRole('heading', { name: '3 · Rolled, ball between the knees' }),

@@ -124,7 +124,9 @@ test('the run sheet is one page of paper without anybody’s name or condition',
     .getAttribute('href');
   await page.goto(href?.replace('/plan', '/sheet') ?? '');
   const paper = page.getByTitle('What is printed');
-  await expect(page.frameLocator('iframe').getByText('Footwork').first()).toBeVisible();
+  await expect(
+    page.frameLocator('iframe').getByRole('cell', { name: 'Footwork' }).first(),
+  ).toBeVisible();
   const print = await context.newPage();
   for (const format of ['A4', 'Letter']) {
     await print.setContent((await paper.getAttribute('srcdoc')) ?? '');

@@ -170,7 +170,7 @@ test('a school is copied, changed, chosen, and tells what it changes', async ({ 
   await page.goto('/studio');
   await page.getByRole('button', { name: 'Copy Foundations first', exact: true }).click();
   await expect(page).toHaveURL(/\/studio\/schools\/own-/);
-  await page.getByLabel('Name').fill('Lantern way');
+  await page.getByLabel('Name', { exact: true }).fill('Lantern way');
   await page.getByLabel('Why you teach so').fill('');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('say why');

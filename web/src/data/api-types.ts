@@ -221,6 +221,28 @@ export interface Invitation extends Omit<TeamMember, 'hasSecondFactor'> {
   expires: string;
 }
 
+/** People who usually come together. */
+export interface StandingGroup {
+  id: string;
+  name: string;
+  personIds: string[];
+  revision: number;
+}
+
+/** A plan without a date, and how it went in the classes that were begun from it. */
+export interface KeptPlanRow {
+  id: string;
+  name: string;
+  tags: string[];
+  machine: Machine;
+  targetS: number;
+  items: number;
+  revision: number;
+  taught: number;
+  lastTaughtAt: string | null;
+  tookS: { least: number; most: number } | null;
+}
+
 /** One version of a studio's own exercise. */
 export interface OwnExercise {
   exercise: Exercise;

@@ -10,12 +10,14 @@ import type {
   EventsRead,
   ExerciseHistory,
   Invitation,
+  KeptPlanRow,
   OwnExercise,
   PlanRevisionRow,
   ReadyClass,
   RevisedPerson,
   Room,
   Session,
+  StandingGroup,
   StudioSettings,
   TeamMember,
   TrailEntry,
@@ -102,6 +104,14 @@ export function useEarlierClasses(before: string) {
 /** The newest classes, those to come included: to begin another from. */
 export function useRecentClasses(): SWRResponse<{ classes: ClassSummaryRow[] }, Error> {
   return useSWR<{ classes: ClassSummaryRow[] }, Error>('/classes?limit=60', read);
+}
+
+export function useGroups(): SWRResponse<{ groups: StandingGroup[] }, Error> {
+  return useSWR<{ groups: StandingGroup[] }, Error>('/groups', read);
+}
+
+export function useKeptPlans(): SWRResponse<{ plans: KeptPlanRow[] }, Error> {
+  return useSWR<{ plans: KeptPlanRow[] }, Error>('/kept-plans', read);
 }
 
 /** From one day to another, year-month-day, both in it. */

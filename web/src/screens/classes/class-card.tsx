@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import type { ReadyClass } from '../../data/api-types.ts';
 import { Button } from '../../parts/button.tsx';
 import { minutes, showTimeOfDay } from '../../parts/dates.ts';
-import { Ridge } from '../today/ridge.tsx';
+import { Ridge } from '../../parts/ridge.tsx';
 import { CardMenu } from './card-menu.tsx';
 import { useClassChanges } from './use-class-changes.ts';
 import { isEmpty, stateWords } from './week-summary.ts';

@@ -11,14 +11,16 @@ import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
 import { dayAfter, dayIn, noonOf, weekOf } from '../../parts/studio-time.ts';
 import { DaysGrid } from './days-grid.tsx';
+import { KeptPlans } from './kept-plans.tsx';
 import { NewClass } from './new-class.tsx';
 import { useClassChanges } from './use-class-changes.ts';
 import { filterClasses, summarise, type Filters } from './week-summary.ts';
 
-type View = 'week' | 'month';
+type View = 'week' | 'month' | 'kept';
 const VIEWS: { value: View; name: string }[] = [
   { value: 'week', name: 'Week' },
   { value: 'month', name: 'Month' },
+  { value: 'kept', name: 'Kept plans' },
 ];
 
 const WEEK = 7;
@@ -27,7 +29,7 @@ const WEEK = 7;
 function daysOf(view: View, on: string): string[] {
   const count = (length: number, from: string) =>
     Array.from({ length }, (_, index) => dayAfter(from, index));
-  if (view === 'week') return count(WEEK, weekOf(on));
+  if (view !== 'month') return count(WEEK, weekOf(on));
   const first = weekOf(`${on.slice(0, 7)}-01`);
   const weeks = count(6, first).map((_, index) => dayAfter(first, index * WEEK));
   return weeks
@@ -37,13 +39,14 @@ function daysOf(view: View, on: string): string[] {
 
 /** The next or the previous week or month. */
 function stepped(view: View, on: string, by: 1 | -1): string {
-  if (view === 'week') return dayAfter(on, by * WEEK);
+  if (view !== 'month') return dayAfter(on, by * WEEK);
   const date = noonOf(`${on.slice(0, 7)}-15`);
   date.setMonth(date.getMonth() + by);
   return format(date, 'yyyy-MM-dd');
 }
 
 function titleOf(view: View, days: readonly string[], on: string): string {
+  if (view === 'kept') return 'Kept plans';
   if (view === 'month') return format(noonOf(on), 'MMMM yyyy');
   const [first, last] = [noonOf(days[0] ?? on), noonOf(days.at(-1) ?? on)];
   const sameMonth = first.getMonth() === last.getMonth();
@@ -61,7 +64,8 @@ export function Component() {
   const on = /^\d{4}-\d{2}-\d{2}$/.test(search.get('on') ?? '')
     ? (search.get('on') ?? today)
     : today;
-  const view: View = search.get('view') === 'month' ? 'month' : 'week';
+  const asked = search.get('view');
+  const view: View = asked === 'month' || asked === 'kept' ? asked : 'week';
   const [filters, setFilters] = useState<Filters>({
     words: '',
     machine: 'all',
@@ -76,7 +80,7 @@ export function Component() {
     <>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2 pt-7 pb-3">
         <h1 className="text-3xl">{titleOf(view, days, on)}</h1>
-        <div className="flex items-center">
+        <div className={view === 'kept' ? 'hidden' : 'flex items-center'}>
           <IconButton
             label={`The ${view} before`}
             onClick={() => show({ on: stepped(view, on, -1) })}
@@ -114,8 +118,14 @@ export function Component() {
           ) : null}
         </div>
       </div>
-      <FilterBar filters={filters} onChange={setFilters} summary={summarise(classes)} />
-      {week.error && !week.data ? (
+      <FilterBar
+        filters={filters}
+        onChange={setFilters}
+        summary={view === 'kept' ? [] : summarise(classes)}
+      />
+      {view === 'kept' ? (
+        <KeptPlans zone={zone} mayChange={mayChange} words={filters.words} />
+      ) : week.error && !week.data ? (
         <Failed error={week.error} retry={() => void week.mutate()} />
       ) : !week.data ? (
         <Loading what="the classes" />

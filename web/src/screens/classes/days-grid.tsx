@@ -125,11 +125,19 @@ function Day({
         view === 'month' && 'min-h-24 border-t border-line',
         isEmpty && 'max-lg:hidden',
         isOver && 'bg-mist',
-        isOutside && 'opacity-55',
       )}
     >
       <div className="flex items-baseline gap-1.5">
-        <h2 className={clsx('text-lg', day === today && 'text-fern')}>{format(date, 'EEE')}</h2>
+        <h2
+          className={clsx(
+            'text-lg',
+            day === today && 'text-fern',
+            // Paler by its colour, not by seeing through it: it is still to be read.
+            isOutside && 'text-soft font-normal',
+          )}
+        >
+          {format(date, 'EEE')}
+        </h2>
         <span className={clsx('text-soft', day === today && 'font-semibold text-fern')}>
           {format(date, 'd')}
         </span>

@@ -3,8 +3,14 @@ import { useForm, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
 import type { Machine } from '@wrenfern/core/movement/vocabulary';
-import { useRecentClasses, useSession, useStudio } from '../../data/hooks.ts';
-import type { ClassSummaryRow } from '../../data/api-types.ts';
+import {
+  useGroups,
+  useKeptPlans,
+  useRecentClasses,
+  useSession,
+  useStudio,
+} from '../../data/hooks.ts';
+import type { ClassSummaryRow, KeptPlanRow } from '../../data/api-types.ts';
 import { request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { showWhen } from '../../parts/dates.ts';
@@ -22,6 +28,7 @@ const MACHINES: { value: Machine; name: string }[] = [
 const BEGINNINGS = [
   { value: 'empty', name: 'Empty' },
   { value: 'again', name: 'Like an earlier class' },
+  { value: 'kept', name: 'A kept plan' },
   { value: 'draft', name: 'Drafted for me' },
 ] as const;
 
@@ -34,7 +41,9 @@ interface Values {
   lengthMin: number;
   weekly: boolean;
   until: string;
-  peopleOf: string;
+  /** `class ID` or `group ID`; empty for nobody yet. */
+  who: string;
+  keptPlanId: string;
   begin: (typeof BEGINNINGS)[number]['value'];
   copyOf: string;
   vary: string;
@@ -43,10 +52,18 @@ interface Values {
 const WEEKS_AHEAD = 7 * 8;
 
 /** Where, when, who comes and how it begins; everything can be changed later in the class. */
-export function NewClassForm({ day }: { day: string | undefined }) {
+export function NewClassForm({
+  day,
+  keptPlanId,
+}: {
+  day: string | undefined;
+  keptPlanId: string | undefined;
+}) {
   const zone = useSession().data?.studio.timeZone ?? 'UTC';
   const own = useStudio().data?.schools ?? [];
   const earlier = useRecentClasses().data?.classes ?? [];
+  const groups = useGroups().data?.groups ?? [];
+  const kept = useKeptPlans().data?.plans ?? [];
   const { mutate } = useSWRConfig();
   const navigate = useNavigate();
   const tomorrow = dayAfter(dayIn(zone, new Date()), 1);
@@ -61,29 +78,37 @@ export function NewClassForm({ day }: { day: string | undefined }) {
       lengthMin: 50,
       weekly: false,
       until: dayAfter(first, WEEKS_AHEAD),
-      peopleOf: '',
-      begin: 'empty',
+      who: '',
+      begin: keptPlanId ? 'kept' : 'empty',
+      keptPlanId: keptPlanId ?? '',
       copyOf: '',
       vary: '',
     },
   });
   const { errors, isSubmitting } = form.formState;
-  const [machine, onDay, begin, copyOf] = useWatch({
+  const [machine, onDay, begin, copyOf, keptId] = useWatch({
     control: form.control,
-    name: ['machine', 'day', 'begin', 'copyOf'],
+    name: ['machine', 'day', 'begin', 'copyOf', 'keptPlanId'],
   });
-  const source = begin === 'again' ? earlier.find(({ id }) => id === copyOf) : undefined;
+  const source =
+    begin === 'again'
+      ? earlier.find(({ id }) => id === copyOf)
+      : begin === 'kept'
+        ? kept.find(({ id }) => id === keptId)
+        : undefined;
+  const sourceName = source && ('name' in source ? source.name : source.title);
   const suggested = nameFor(source?.machine ?? machine, onDay);
   const submit = form.handleSubmit(async (wanted) => {
     try {
       const { id } = await request<{ id: string }>('POST', '/classes', {
-        title: wanted.title.trim() || source?.title || suggested,
+        title: wanted.title.trim() || sourceName || suggested,
         machine: wanted.machine,
         school: schoolOf(wanted.school, own, 'foundations-first'),
         startsAt: momentIn(zone, wanted.day, wanted.time),
         targetS: wanted.lengthMin * 60,
-        ...(source ? { copyOf: source.id, vary: wanted.vary } : {}),
-        ...(wanted.peopleOf ? { peopleOf: wanted.peopleOf } : {}),
+        ...(source && begin === 'again' ? { copyOf: source.id, vary: wanted.vary } : {}),
+        ...(source && begin === 'kept' ? { keptPlanId: source.id } : {}),
+        ...whoOf(wanted.who),
         ...(wanted.weekly ? { weeklyUntil: wanted.until } : {}),
       });
       await mutate((key) => typeof key === 'string' && /^\/(today|week|classes\?)/.test(key));
@@ -104,33 +129,46 @@ export function NewClassForm({ day }: { day: string | undefined }) {
       <When form={form} />
       <Field label="Who comes">
         {(named) => (
-          <select {...named} {...form.register('peopleOf')} className={inputClass}>
+          <select {...named} {...form.register('who')} className={inputClass}>
             <option value="">nobody yet</option>
-            {earlier
-              .filter(({ coming }) => coming > 0)
-              .map((row) => (
-                <option key={row.id} value={row.id}>
-                  the {row.coming} of {row.title}, {showWhen(row.startsAt, zone)}
-                </option>
-              ))}
+            {groups.length > 0 ? (
+              <optgroup label="Standing groups">
+                {groups.map((group) => (
+                  <option key={group.id} value={`group ${group.id}`}>
+                    {group.name} ({group.personIds.length})
+                  </option>
+                ))}
+              </optgroup>
+            ) : null}
+            <optgroup label="As in">
+              {earlier
+                .filter(({ coming }) => coming > 0)
+                .map((row) => (
+                  <option key={row.id} value={`class ${row.id}`}>
+                    the {row.coming} of {row.title}, {showWhen(row.startsAt, zone)}
+                  </option>
+                ))}
+            </optgroup>
           </select>
         )}
       </Field>
       <fieldset className="flex flex-col gap-2">
         <SegmentedRadio
           label="It begins"
-          choices={
-            earlier.length > 0 ? BEGINNINGS : BEGINNINGS.filter(({ value }) => value !== 'again')
-          }
+          choices={BEGINNINGS.filter(
+            ({ value }) =>
+              (value !== 'again' || earlier.length > 0) && (value !== 'kept' || kept.length > 0),
+          )}
           value={begin}
           onChange={(next) => form.setValue('begin', next)}
         />
         {begin === 'again' ? <Earlier form={form} rows={earlier} zone={zone} /> : null}
+        {begin === 'kept' ? <Kept form={form} rows={kept} /> : null}
       </fieldset>
       <div className="grid gap-3 sm:grid-cols-2">
         <TextField
           label="Name"
-          placeholder={source?.title ?? suggested}
+          placeholder={sourceName ?? suggested}
           maxLength={120}
           error={errors.title?.message}
           {...form.register('title')}
@@ -258,6 +296,35 @@ function Earlier({
       />
     </>
   );
+}
+
+function Kept({ form, rows }: { form: Form; rows: readonly KeptPlanRow[] }) {
+  const { errors } = form.formState;
+  return (
+    <Field label="Which" error={errors.keptPlanId?.message}>
+      {(named) => (
+        <select
+          {...named}
+          {...form.register('keptPlanId', { required: 'Choose the plan.' })}
+          className={inputClass}
+        >
+          <option value="">choose one</option>
+          {rows.map((row) => (
+            <option key={row.id} value={row.id}>
+              {[row.name, ...row.tags].join(' · ')}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  );
+}
+
+/** Who comes, as the server takes it. */
+function whoOf(who: string): { groupId?: string; peopleOf?: string } {
+  const [kind, id] = who.split(' ');
+  if (!id) return {};
+  return kind === 'group' ? { groupId: id } : { peopleOf: id };
 }
 
 /** "Thursday reformer", until somebody says otherwise. */

@@ -8,12 +8,21 @@ const NewClassForm = lazy(async () => ({
 }));
 
 /** Makes a class and opens its plan. `day` is where it is to stand, year-month-day. */
-export function NewClass({ trigger, day }: { trigger: ReactNode; day?: string }) {
+export function NewClass({
+  trigger,
+  day,
+  keptPlanId,
+}: {
+  trigger: ReactNode;
+  day?: string;
+  /** The kept plan that it is to begin from. */
+  keptPlanId?: string;
+}) {
   const [open, setOpen] = useState(false);
   return (
     <Sheet title="New class" trigger={trigger} open={open} onOpenChange={setOpen}>
       <Suspense fallback={<Loading what="the form" />}>
-        <NewClassForm day={day} />
+        <NewClassForm day={day} keptPlanId={keptPlanId} />
       </Suspense>
     </Sheet>
   );

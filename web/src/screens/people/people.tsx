@@ -10,6 +10,7 @@ import { ToggleChip } from '../../parts/chip.tsx';
 import { inputClass } from '../../parts/field.tsx';
 import { Frond } from '../../parts/frond.tsx';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
+import { Groups } from './groups.tsx';
 
 const ROW_PX = 58;
 
@@ -37,9 +38,12 @@ export function Component() {
             {all.length} {all.length === 1 ? 'record' : 'records'}, seen by this studio only
           </p>
         </div>
-        <Link to="/people/new" className={buttonClass('main', 'min-h-10')}>
-          <UserPlus size={18} aria-hidden /> New person
-        </Link>
+        <div className="flex gap-2">
+          {all.length > 0 ? <Groups people={all} /> : null}
+          <Link to="/people/new" className={buttonClass('main', 'min-h-10')}>
+            <UserPlus size={18} aria-hidden /> New person
+          </Link>
+        </div>
       </div>
       {all.length === 0 ? (
         <Empty title="Nobody here yet">

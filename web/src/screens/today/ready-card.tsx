@@ -7,7 +7,7 @@ import { useSession } from '../../data/hooks.ts';
 import { buttonClass } from '../../parts/button.tsx';
 import { minutes, showDistance, showWhen } from '../../parts/dates.ts';
 import { Rose } from '../../parts/rose.tsx';
-import { Ridge } from './ridge.tsx';
+import { Ridge } from '../../parts/ridge.tsx';
 
 const SIDES = [
   { key: 'time', good: 'Fits the time', wanting: 'Time' },

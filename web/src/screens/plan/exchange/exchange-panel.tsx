@@ -2,6 +2,7 @@ import { Download, FileText, Printer } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
+import { useSWRConfig } from 'swr';
 import { planFromNotes } from '@wrenfern/core/formats/plan-from-notes';
 import { writeMarkdown } from '@wrenfern/core/formats/plan-markdown';
 import type { Plan } from '@wrenfern/core/plan/plan';
@@ -10,7 +11,9 @@ import { catalogue } from '../../../data/catalogue.ts';
 import { Button, buttonClass } from '../../../parts/button.tsx';
 import { Sheet } from '../../../parts/dialog.tsx';
 import { inputClass } from '../../../parts/field.tsx';
+import { request, sentenceOf } from '../../../data/request.ts';
 import { saveFile } from '../../../parts/save-file.ts';
+import { KeepForm, tagsOf } from '../../../parts/keep-form.tsx';
 import { replacePlan } from '../draft/replace-plan.ts';
 import { useEditor } from '../plan-context.tsx';
 import { NotesPreview } from './notes-preview.tsx';
@@ -22,10 +25,20 @@ export function ExchangePanel({ trigger }: { trigger: ReactNode }) {
   const [open, setOpen] = useState(false);
   const plan = useEditor((editor) => editor.plan);
   const edit = useEditor((editor) => editor.edit);
+  const { mutate } = useSWRConfig();
   const take = (brought: Plan) => {
     edit(replacePlan(plan, brought));
     setOpen(false);
     toast.success('It stands in the plan. Undo brings back what was there.');
+  };
+  const keepPlan = async (name: string, tags: string) => {
+    try {
+      await request('POST', '/kept-plans', { name, tags: tagsOf(tags), plan });
+      await mutate('/kept-plans');
+      toast.success(`${name} is kept. Classes, Kept plans has it.`);
+    } catch (error) {
+      toast.error(sentenceOf(error));
+    }
   };
   return (
     <Sheet
@@ -54,6 +67,9 @@ export function ExchangePanel({ trigger }: { trigger: ReactNode }) {
           >
             <Download size={16} aria-hidden /> As a plan file
           </Button>
+          <h3 className="mt-4 text-lg">Keep it</h3>
+          <p className="text-soft">Without date and people, for other classes.</p>
+          <KeepForm name={plan.title} tags={[]} keep={keepPlan} />
         </section>
         <BringIn take={take} />
       </div>
