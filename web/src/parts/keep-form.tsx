@@ -30,7 +30,13 @@ export function KeepForm({ name: first, tags: firstTags, keep }: KeepFormProps) 
     setBusy(false);
   };
   return (
-    <div className="flex flex-col gap-3">
+    <form
+      className="flex flex-col gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit();
+      }}
+    >
       <Field label="Kept as">
         {(named) => (
           <input
@@ -54,13 +60,13 @@ export function KeepForm({ name: first, tags: firstTags, keep }: KeepFormProps) 
         )}
       </Field>
       <Button
+        type="submit"
         look="main"
         className="self-start"
         disabled={busy || name.trim() === ''}
-        onClick={() => void submit()}
       >
         Keep
       </Button>
-    </div>
+    </form>
   );
 }

@@ -121,10 +121,10 @@ export function Component() {
       <FilterBar
         filters={filters}
         onChange={setFilters}
-        summary={view === 'kept' ? [] : summarise(classes)}
+        summary={view === 'kept' ? undefined : summarise(classes)}
       />
       {view === 'kept' ? (
-        <KeptPlans zone={zone} mayChange={mayChange} words={filters.words} />
+        <KeptPlans zone={zone} mayChange={mayChange} filters={filters} />
       ) : week.error && !week.data ? (
         <Failed error={week.error} retry={() => void week.mutate()} />
       ) : !week.data ? (
@@ -158,15 +158,17 @@ function FilterBar({
 }: {
   filters: Filters;
   onChange: (filters: Filters) => void;
-  summary: readonly string[];
+  /** What the days come to; without it the bar is that of the kept plans. */
+  summary: readonly string[] | undefined;
 }) {
+  const searched = summary ? 'Search classes and people' : 'Search names and tags';
   const isOn = (machine: 'mat' | 'reformer') => filters.machine === machine;
   return (
     <div className="mb-3 flex flex-wrap items-center gap-2">
       <input
         type="search"
-        aria-label="Search classes and people"
-        placeholder="Search classes and people"
+        aria-label={searched}
+        placeholder={searched}
         value={filters.words}
         onChange={(event) => onChange({ ...filters, words: event.target.value })}
         className={`${inputClass} max-w-60`}
@@ -180,15 +182,19 @@ function FilterBar({
           {machine}
         </ToggleChip>
       ))}
-      <ToggleChip
-        on={filters.onlyUnplanned}
-        onChange={(onlyUnplanned) => onChange({ ...filters, onlyUnplanned })}
-      >
-        not planned yet
-      </ToggleChip>
-      <p role="status" className="text-soft">
-        {summary.join(' · ')}
-      </p>
+      {summary ? (
+        <>
+          <ToggleChip
+            on={filters.onlyUnplanned}
+            onChange={(onlyUnplanned) => onChange({ ...filters, onlyUnplanned })}
+          >
+            not planned yet
+          </ToggleChip>
+          <p role="status" className="text-soft">
+            {summary.join(' · ')}
+          </p>
+        </>
+      ) : null}
     </div>
   );
 }

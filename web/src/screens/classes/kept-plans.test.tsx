@@ -21,7 +21,7 @@ const LONG: KeptPlanRow = {
 };
 
 function show(plans: KeptPlanRow[], words = '', more: Record<`${string} ${string}`, Answer> = {}) {
-  return showScreen(<KeptPlans zone="UTC" mayChange words={words} />, {
+  return showScreen(<KeptPlans zone="UTC" mayChange filters={{ words, machine: 'all' }} />, {
     answers: { 'GET /kept-plans': () => ({ json: { plans } }), ...more },
   });
 }
@@ -46,6 +46,29 @@ describe('kept plans', () => {
     show([LONG, { ...LONG, id: 'k2', name: 'Short', tags: ['hips'] }], 'BACK');
     expect(await screen.findByRole('button', { name: 'Change Long hour' })).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Change Short' })).toBeNull();
+  });
+
+  it('say so when none is like what is searched', async () => {
+    show([LONG], 'nothing of the kind');
+    expect(await screen.findByRole('heading', { name: 'None like that' })).toBeTruthy();
+  });
+
+  it('are taken into a class as long as they are, with their machine and school', async () => {
+    const { user, sent } = show([{ ...LONG, machine: 'reformer' }], '', {
+      'GET /studio': () => ({ json: { schools: [] } }),
+      'GET /classes': () => ({ json: { classes: [] } }),
+      'GET /groups': () => ({ json: { groups: [] } }),
+      'POST /classes': () => ({ json: { id: 'c9' } }),
+    });
+    await user.click(await screen.findByRole('button', { name: /^Into a class/ }));
+    expect(await screen.findByLabelText<HTMLInputElement>('Length in minutes')).toHaveProperty(
+      'value',
+      '55',
+    );
+    expect(await screen.findByDisplayValue('as in Long hour')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Make it and plan' }));
+    await expect.poll(() => sent.length).toBe(1);
+    expect(sent[0]?.body).toMatchObject({ keptPlanId: 'k1', targetS: 3300, title: 'Long hour' });
   });
 
   it('get another name and tags from the revision that was seen', async () => {

@@ -10,25 +10,28 @@ import { Sheet } from '../../parts/dialog.tsx';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
 import { KeepForm, tagsOf } from '../../parts/keep-form.tsx';
 import { NewClass } from './new-class.tsx';
+import type { Filters } from './week-summary.ts';
 
 /** Plans without a date: taken into a class, and told how they went. */
 export function KeptPlans({
   zone,
   mayChange,
-  words,
+  filters,
 }: {
   zone: string;
   mayChange: boolean;
-  words: string;
+  filters: Pick<Filters, 'words' | 'machine'>;
 }) {
   const kept = useKeptPlans();
   if (kept.error && !kept.data) {
     return <Failed error={kept.error} retry={() => void kept.mutate()} />;
   }
   if (!kept.data) return <Loading what="the kept plans" />;
-  const wanted = words.trim().toLowerCase();
-  const shown = kept.data.plans.filter(({ name, tags }) =>
-    [name, ...tags].some((text) => text.toLowerCase().includes(wanted)),
+  const wanted = filters.words.trim().toLowerCase();
+  const shown = kept.data.plans.filter(
+    ({ name, tags, machine }) =>
+      (filters.machine === 'all' || machine === filters.machine) &&
+      [name, ...tags].some((text) => text.toLowerCase().includes(wanted)),
   );
   if (kept.data.plans.length === 0) {
     return (
@@ -38,6 +41,7 @@ export function KeptPlans({
       </Empty>
     );
   }
+  if (shown.length === 0) return <Empty title="None like that">Search for something else.</Empty>;
   return (
     <ul className="divide-y divide-line border-y border-line">
       {shown.map((plan) => (
@@ -56,7 +60,7 @@ export function KeptPlans({
           {mayChange ? (
             <span className="flex gap-2">
               <NewClass
-                keptPlanId={plan.id}
+                keptPlan={plan}
                 trigger={
                   <Button>
                     Into a class<span className="sr-only">: {plan.name}</span>

@@ -54,10 +54,10 @@ const WEEKS_AHEAD = 7 * 8;
 /** Where, when, who comes and how it begins; everything can be changed later in the class. */
 export function NewClassForm({
   day,
-  keptPlanId,
+  keptPlan,
 }: {
   day: string | undefined;
-  keptPlanId: string | undefined;
+  keptPlan: KeptPlanRow | undefined;
 }) {
   const zone = useSession().data?.studio.timeZone ?? 'UTC';
   const own = useStudio().data?.schools ?? [];
@@ -75,12 +75,12 @@ export function NewClassForm({
       school: 'foundations-first',
       day: first,
       time: '18:00',
-      lengthMin: 50,
+      lengthMin: keptPlan ? minutesOf(keptPlan) : 50,
       weekly: false,
       until: dayAfter(first, WEEKS_AHEAD),
       who: '',
-      begin: keptPlanId ? 'kept' : 'empty',
-      keptPlanId: keptPlanId ?? '',
+      begin: keptPlan ? 'kept' : 'empty',
+      keptPlanId: keptPlan?.id ?? '',
       copyOf: '',
       vary: '',
     },
@@ -173,21 +173,20 @@ export function NewClassForm({
           error={errors.title?.message}
           {...form.register('title')}
         />
-        <Field label="In the way of" hint={source ? 'As in the earlier class.' : ''}>
-          {(named) => (
-            <select
-              {...named}
-              {...form.register('school')}
-              disabled={source !== undefined}
-              className={inputClass}
-            >
-              {schoolChoices(own, 'foundations-first').map(({ value, name }) => (
-                <option key={value} value={value}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          )}
+        <Field label="In the way of">
+          {(named) =>
+            source ? (
+              <input {...named} disabled value={`as in ${sourceName}`} className={inputClass} />
+            ) : (
+              <select {...named} {...form.register('school')} className={inputClass}>
+                {schoolChoices(own, 'foundations-first').map(({ value, name }) => (
+                  <option key={value} value={value}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            )
+          }
         </Field>
       </div>
       <FormError message={errors.root?.message} />
@@ -274,7 +273,10 @@ function Earlier({
         {(named) => (
           <select
             {...named}
-            {...form.register('copyOf', { required: 'Choose the class.' })}
+            {...form.register('copyOf', {
+              required: 'Choose the class.',
+              onChange: () => takeLength(form, rows, 'copyOf'),
+            })}
             className={inputClass}
           >
             <option value="">choose one</option>
@@ -305,7 +307,10 @@ function Kept({ form, rows }: { form: Form; rows: readonly KeptPlanRow[] }) {
       {(named) => (
         <select
           {...named}
-          {...form.register('keptPlanId', { required: 'Choose the plan.' })}
+          {...form.register('keptPlanId', {
+            required: 'Choose the plan.',
+            onChange: () => takeLength(form, rows, 'keptPlanId'),
+          })}
           className={inputClass}
         >
           <option value="">choose one</option>
@@ -318,6 +323,18 @@ function Kept({ form, rows }: { form: Form; rows: readonly KeptPlanRow[] }) {
       )}
     </Field>
   );
+}
+
+const minutesOf = ({ targetS }: { targetS: number }) => Math.round(targetS / 60);
+
+/** A class that begins from another is as long as that one, until somebody says otherwise. */
+function takeLength(
+  form: Form,
+  rows: readonly { id: string; targetS: number }[],
+  chosen: 'copyOf' | 'keptPlanId',
+) {
+  const row = rows.find(({ id }) => id === form.getValues(chosen));
+  if (row) form.setValue('lengthMin', minutesOf(row));
 }
 
 /** Who comes, as the server takes it. */

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useState, type ReactNode } from 'react';
+import type { KeptPlanRow } from '../../data/api-types.ts';
 import { Sheet } from '../../parts/dialog.tsx';
 import { Loading } from '../../parts/states.tsx';
 
@@ -11,18 +12,18 @@ const NewClassForm = lazy(async () => ({
 export function NewClass({
   trigger,
   day,
-  keptPlanId,
+  keptPlan,
 }: {
   trigger: ReactNode;
   day?: string;
   /** The kept plan that it is to begin from. */
-  keptPlanId?: string;
+  keptPlan?: KeptPlanRow;
 }) {
   const [open, setOpen] = useState(false);
   return (
     <Sheet title="New class" trigger={trigger} open={open} onOpenChange={setOpen}>
       <Suspense fallback={<Loading what="the form" />}>
-        <NewClassForm day={day} keptPlanId={keptPlanId} />
+        <NewClassForm day={day} keptPlan={keptPlan} />
       </Suspense>
     </Sheet>
   );

@@ -1,4 +1,4 @@
-import { Download, FileText, Printer } from 'lucide-react';
+import { Download, FileText, FolderOpen, Printer } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
@@ -105,7 +105,7 @@ function BringIn({ take }: { take: (plan: Plan) => void }) {
       </p>
       <textarea
         aria-label="Notes, Markdown or a plan file"
-        rows={8}
+        rows={14}
         value={text}
         maxLength={400_000}
         onChange={(event) => read(event.target.value)}
@@ -121,12 +121,18 @@ function BringIn({ take }: { take: (plan: Plan) => void }) {
         }}
         className={`${inputClass} ${isOver ? 'border-fern bg-mist' : ''}`}
       />
-      <input
-        type="file"
-        aria-label="A file with notes or a plan"
-        accept=".json,.md,.txt,application/json,text/plain,text/markdown"
-        onChange={(event) => void readFile(event.target.files?.[0])}
-      />
+      <label
+        className={`${buttonClass('plain')} cursor-pointer self-start focus-within:outline-2 focus-within:outline-fern`}
+      >
+        <FolderOpen size={16} aria-hidden /> Open a file
+        <input
+          type="file"
+          aria-label="A file with notes or a plan"
+          accept=".json,.md,.txt,application/json,text/plain,text/markdown"
+          className="sr-only"
+          onChange={(event) => void readFile(event.target.files?.[0])}
+        />
+      </label>
       {brought?.kind === 'faults' ? (
         <div role="alert" className="rounded-xl bg-copper-soft p-3 text-copper">
           <p className="font-semibold">This can’t be taken as it is:</p>
