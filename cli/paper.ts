@@ -2,8 +2,9 @@ import { analyse } from '@wrenfern/core/analyse';
 import { planFromNotes } from '@wrenfern/core/formats/plan-from-notes';
 import { writeMarkdown } from '@wrenfern/core/formats/plan-markdown';
 import { readNotes, type NoteLine } from '@wrenfern/core/formats/read-notes';
-import { runSheet } from '@wrenfern/core/formats/run-sheet';
+import { runSheet, type RunSheet } from '@wrenfern/core/formats/run-sheet';
 import { cueCardsHtml, runSheetHtml } from '@wrenfern/core/formats/run-sheet-html';
+import { setUpListHtml } from '@wrenfern/core/formats/set-up-list-html';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import { listWords } from '@wrenfern/core/movement/words';
 import type { Person } from '@wrenfern/core/people/person';
@@ -75,19 +76,27 @@ interface SheetWishes {
   cupboard: Cupboard;
   day: string;
   out: string | undefined;
-  cards: boolean;
+  form: PaperForm;
 }
 
-/** The run sheet, or cue cards, as HTML that stands by itself. */
-export function sheet({ plan, people, cupboard, day, out, cards }: SheetWishes): string {
+type PaperForm = 'run sheet' | 'cards' | 'set-up list';
+
+const WRITE: Record<PaperForm, (data: RunSheet) => string> = {
+  'run sheet': runSheetHtml,
+  cards: (data) => cueCardsHtml(data, 8),
+  'set-up list': setUpListHtml,
+};
+
+/** A class on paper, as HTML that stands by itself. */
+export function sheet({ plan, people, cupboard, day, out, form }: SheetWishes): string {
   const machines = PLAIN_MACHINES;
   const attendees = people.map((person) => ({ person }));
   const analysis = analyse(plan, builtInCatalogue, { attendees, cupboard, day, machines });
   const data = runSheet({ plan, catalogue: builtInCatalogue, analysis, machines, when: '' });
-  const html = cards ? cueCardsHtml(data, 8) : runSheetHtml(data);
+  const html = WRITE[form](data);
   if (out === undefined) return html;
   writeOut(out, html);
-  return `${out}: ${cards ? 'cards' : 'run sheet'} of ${plan.title}`;
+  return `${out}: ${form} of ${plan.title}`;
 }
 
 export const markdown = (plan: Plan): string => writeMarkdown(plan, builtInCatalogue).trimEnd();

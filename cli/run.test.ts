@@ -15,6 +15,7 @@ import { run, schemaOf, USAGE } from './run.ts';
 
 const EXAMPLES = 'docs/formats/examples';
 const BACK_EASE = `${EXAMPLES}/back-ease-29-minutes.json`;
+const REFORMER = `${EXAMPLES}/reformer-45-minutes.json`;
 const TIMED = `${EXAMPLES}/timed-sets-12-minutes.json`;
 const WISHES = `${EXAMPLES}/wishes-hips-30-minutes.json`;
 const PEOPLE = `${EXAMPLES}/people.json`;
@@ -414,9 +415,22 @@ describe('notes and paper', () => {
     expect(html).not.toMatch(/<script|https?:\/\/(?!www\.w3\.org)/);
   });
 
+  it('prints the gear of a reformer class as bands, each row of the table full', () => {
+    const html = run(['sheet', REFORMER, '--set-up'], DAY);
+    const rows = html.slice(html.indexOf('<h2>Gear')).match(/<tr><td.*?<\/tr>/g) ?? [];
+    const columns = html.match(/<th>(springs|bar|headrest|loops|box|turning round)<\/th>/g) ?? [];
+    expect(columns.length).toBeGreaterThan(2);
+    const cells = rows.flatMap((row) =>
+      [...row.matchAll(/rowspan="(\d+)"/g)].map(([, length]) => Number(length)),
+    );
+    expect(cells.reduce((sum, length) => sum + length)).toBe(rows.length * columns.length);
+    expect(html).toMatch(/class="band change"/);
+    expect(run(['sheet', BACK_EASE, '--set-up'], DAY)).not.toContain('<h2>Gear');
+  });
+
   it('never prints a caution or a note of the people', () => {
     const people = readExample(PEOPLE) as { name: string; note: string }[];
-    for (const more of [[], ['--cards']]) {
+    for (const more of [[], ['--cards'], ['--set-up']]) {
       const html = run(['sheet', BACK_EASE, '--people', PEOPLE, ...more], DAY);
       for (const { name, note } of people) {
         expect(html).not.toContain(name);

@@ -34,8 +34,8 @@ export const USAGE = `wrenfern COMMAND …          (- reads standard input; --j
   read NOTES.txt                   notes as one scribbles them, line by line as they are understood;
                                    with --json the plan they make
   markdown PLAN.json               a plan as Markdown, which "read" reads back
-  sheet PLAN.json [--people FILE] [--cards] [-o FILE.html]
-                                   the run sheet to print, or a card an exercise
+  sheet PLAN.json [--people FILE] [--cards | --set-up] [-o FILE.html]
+                                   the run sheet to print, a card an exercise, or what to set up
   catalogue [WORDS]                the exercises; with --json every field
   figure SLUG [--option N] [--pose N] [--view SIDE] [-o FILE.svg]
                                    one key pose as a picture
@@ -112,8 +112,8 @@ export function run(argv: readonly string[], today: string, solve?: Solve): stri
     case 'sheet': {
       const plan = readPlan(only(operands, 1, command)[0]);
       const people = values.people ? readPeople(values.people) : [];
-      const { out, cards } = values;
-      return sheet({ plan, people, cupboard: PLENTY, day, out, cards });
+      const form = values.cards ? 'cards' : values['set-up'] ? 'set-up list' : 'run sheet';
+      return sheet({ plan, people, cupboard: PLENTY, day, out: values.out, form });
     }
     case 'catalogue': {
       const found = searchCatalogue(builtInCatalogue, operands.join(' '));
@@ -159,6 +159,7 @@ function readArguments(argv: readonly string[]) {
         seed: { type: 'string' },
         across: { type: 'boolean', default: false },
         cards: { type: 'boolean', default: false },
+        'set-up': { type: 'boolean', default: false },
       },
     });
   } catch (error) {

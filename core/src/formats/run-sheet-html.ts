@@ -2,22 +2,10 @@ import { drawBody } from '../body/figure/draw.ts';
 import { figureSvg, PRINT_PALETTE } from '../body/figure/svg.ts';
 import { bodiesOf } from '../body/option-body.ts';
 import { escapeXml } from '../body/figure/escape-xml.ts';
+import { paperHead, paperPage } from './paper-page.ts';
 import type { RunSheet, SheetRow } from './run-sheet.ts';
 
-const SHARED = `
-  @page { margin: 11mm; }
-  * { box-sizing: border-box; }
-  body { margin: 0; color: #000; background: #fff; font: 9.2pt/1.25 'Atkinson Hyperlegible Next Variable', system-ui, sans-serif; font-variant-numeric: tabular-nums; }
-  h1, h2 { font-family: 'Fraunces Variable', Georgia, serif; line-height: 1.15; margin: 0; }
-  svg { display: block; }
-  @media screen { body { max-width: 190mm; margin: 9mm auto; padding: 0 4mm; } }
-`;
-
 const SHEET = `
-  h1 { font-size: 17pt; }
-  .facts { color: #333; margin: 1mm 0 2.5mm; }
-  .layout { display: flex; gap: 6mm; border: 1px solid #000; border-radius: 2mm; padding: 2mm 3mm; margin-bottom: 2.5mm; }
-  .layout b { display: block; }
   table { width: 100%; border-collapse: collapse; }
   td { border-top: 0.5px solid #bbb; padding: 0.3mm 1.2mm; vertical-align: middle; }
   tbody tr:first-child td { border-top: 1.4px solid #000; }
@@ -35,7 +23,6 @@ const SHEET = `
   .dense .figure svg { height: 4.4mm; }
   .dense td { padding: 0.1mm 1.2mm; }
   .dense h2 { font-size: 9.5pt; }
-  footer { margin-top: 2mm; color: #333; font-size: 8pt; }
 `;
 
 /** As many lines stand on a page in the usual size. */
@@ -49,20 +36,16 @@ const linesOf = ({ parts }: RunSheet): number =>
 
 /** The sheet as one page of HTML that stands by itself, in black on white, for A4 and Letter. */
 export function runSheetHtml(sheet: RunSheet): string {
-  const layOut = sheet.layOut
-    .map(({ title, words }) => `<div><b>${escapeXml(title)}</b>${escapeXml(words)}</div>`)
-    .join('');
   const parts = sheet.parts
     .map(
       ({ name, lasts, rows }) =>
         `<tbody><tr><td colspan="4"><h2>${escapeXml(name)}</h2></td><td class="lasts">${lasts}</td></tr>${rows.map(sheetRow).join('')}</tbody>`,
     )
     .join('');
-  return page(
+  return paperPage(
     sheet.title,
     SHEET,
-    `<h1>${escapeXml(sheet.title)}</h1><p class="facts">${escapeXml(sheet.facts)}</p>` +
-      (layOut ? `<div class="layout">${layOut}</div>` : '') +
+    paperHead(sheet) +
       (sheet.note ? `<p>${escapeXml(sheet.note).replaceAll('\n', '<br>')}</p>` : '') +
       `<table${linesOf(sheet) > ROOMY_LINES ? ' class="dense"' : ''}>${parts}</table>` +
       '<footer>Last column: the versions to tell, most supported first. Nothing here says why somebody does which. Makers’ instructions and local rules come first; pain goes to a clinician.</footer>',
@@ -118,7 +101,7 @@ const CARDS = `
 /** A card an exercise: figure, count, versions, what to say and to watch; two or eight on a page. */
 export function cueCardsHtml(sheet: RunSheet, onPage: CardsOnPage): string {
   const cards = sheet.parts.flatMap(({ rows }) => rows).filter(({ exercise }) => exercise);
-  return page(
+  return paperPage(
     `${sheet.title}: cards`,
     CARDS,
     `<div class="cards on${onPage}">${cards.map(card).join('')}</div>`,
@@ -136,8 +119,4 @@ function card(row: SheetRow): string {
     `<article><h2>${escapeXml(row.name)}</h2><p class="dose">${escapeXml(row.dose)}</p>` +
     `${figureOf(row)}<p>${versionWords(row)}</p><ul>${cues.join('')}</ul><p>${watch.join('')}</p></article>`
   );
-}
-
-function page(title: string, style: string, body: string): string {
-  return `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>${escapeXml(title)}</title><style>${SHARED}${style}</style></head><body>${body}</body></html>\n`;
 }

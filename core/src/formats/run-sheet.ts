@@ -9,7 +9,8 @@ import { showClock } from '../plan/show-time.ts';
 import type { TimedItem } from '../plan/timing/timeline.ts';
 import { doseOf } from '../plan/usual.ts';
 import { GEAR_PART_WORDS, gearWords, partWords } from '../room/gear-words.ts';
-import type { Machines } from '../room/machines.ts';
+import { gearChart, type GearChart } from '../room/gear-chart.ts';
+import type { Machines, SpringStep } from '../room/machines.ts';
 
 /** A version to tell, most supported first, with the people it suits where names are wanted. */
 export interface SheetVersion {
@@ -30,6 +31,17 @@ export interface SheetRow {
   option?: Option;
 }
 
+/** A prop to lay out: how many, from when on, and what stands in for what the studio lacks. */
+export interface SheetProp {
+  name: string;
+  inAll: number;
+  /** Most in use at one moment. */
+  atOnce: number;
+  from: string;
+  /** Empty when there are enough. */
+  lacking: string;
+}
+
 /** A class on paper: what to lay out, clock times, counts, versions to tell. Nobody's health. */
 export interface RunSheet {
   title: string;
@@ -37,6 +49,13 @@ export interface RunSheet {
   note: string;
   layOut: { title: string; words: string }[];
   parts: { name: string; lasts: string; rows: SheetRow[] }[];
+  props: SheetProp[];
+  /** The machine over the class; without rows on the mat. */
+  gear: Pick<GearChart, 'parts'> & {
+    rows: { at: string; name: string; bands: GearChart['rows'][number]['bands'] }[];
+  };
+  /** Who works a step lighter or heavier, where names are wanted. */
+  springSteps: { step: SpringStep; people: string[] }[];
 }
 
 interface SheetInput {
@@ -50,6 +69,8 @@ interface SheetInput {
   clock?: (atS: number) => string;
   /** First names by person, where names are wanted on paper. */
   names?: ReadonlyMap<string, string>;
+  /** Who works a step lighter or heavier, by person. */
+  steps?: ReadonlyMap<string, SpringStep>;
 }
 
 export function runSheet(input: SheetInput): RunSheet {
@@ -70,6 +91,15 @@ export function runSheet(input: SheetInput): RunSheet {
       .join(' · '),
     note: plan.note,
     layOut: layOut(input),
+    props: analysis.props.map((need) => ({
+      name: PROP_WORDS[need.prop],
+      inAll: need.inAll,
+      atOnce: need.peak,
+      from: clock(need.spans[0]?.startS ?? 0),
+      lacking: need.short > 0 ? `${need.short} short: ${need.standsIn}` : '',
+    })),
+    gear: gearOf(input, clock),
+    springSteps: springSteps(input),
     parts: timeline.segments.map((segment) => ({
       name: segment.name,
       lasts: showClock(segment.durationS),
@@ -85,6 +115,29 @@ export function runSheet(input: SheetInput): RunSheet {
       }),
     })),
   };
+}
+
+function gearOf({ analysis, machines }: SheetInput, clock: (atS: number) => string) {
+  const { parts, rows } = gearChart(analysis.gear, machines);
+  const timed = new Map(analysis.timeline.items.map((item) => [item.itemId, item]));
+  return {
+    parts,
+    rows: rows.map(({ itemId, bands }) => ({
+      at: clock(timed.get(itemId)?.startS ?? 0),
+      name: timed.get(itemId)?.name ?? '',
+      bands,
+    })),
+  };
+}
+
+function springSteps({ analysis, names, steps }: SheetInput): RunSheet['springSteps'] {
+  if (!names || !steps || analysis.gear.length === 0) return [];
+  return (['lighter', 'heavier'] as const)
+    .map((step) => ({
+      step,
+      people: [...steps].flatMap(([id, own]) => (own === step ? (names.get(id) ?? []) : [])),
+    }))
+    .filter(({ people }) => people.length > 0);
 }
 
 function exerciseRow(

@@ -48,6 +48,10 @@ export function readinessOf({ plan, own, familiar, ...context }: ReadinessInput)
     totalS: timeline.totalS,
     likely: { lowS: timeline.likely.lowS, highS: timeline.likely.highS },
     items: timeline.items.length,
+    /** Names, each once, to find the class by. */
+    exercises: [
+      ...new Set(timeline.items.flatMap(({ exercise, name }) => (exercise ? [name] : []))),
+    ],
     directions: coverage.seconds,
     swell: timeline.items.map((item) => ({ seconds: item.durationS, effort: item.effort })),
     toSettle: {

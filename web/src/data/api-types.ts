@@ -86,6 +86,8 @@ export interface Readiness {
   likely: { lowS: number; highS: number };
   items: number;
   directions: Record<Direction, number>;
+  /** Names of its exercises, each once. */
+  exercises: string[];
   swell: { seconds: number; effort: number }[];
   toSettle: { time: string[]; options: string[]; props: string[]; order: string[] };
 }

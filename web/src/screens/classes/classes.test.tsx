@@ -28,6 +28,7 @@ const lesson = (change: Partial<ReadyClass> = {}): ReadyClass => ({
       Direction,
       number
     >,
+    exercises: [],
     swell: [],
     toSettle: { time: [], options: [], props: [], order: [] },
   },
@@ -112,9 +113,9 @@ describe('the week', () => {
       { ...empty, ready: empty.ready && { ...empty.ready, items: 0 } },
     ]);
     await screen.findByRole('article', { name: 'Empty' });
-    await user.type(screen.getByLabelText('Search classes and people'), 'wim');
+    await user.type(screen.getByLabelText('Name, person or exercise'), 'wim');
     expect(screen.queryByRole('article', { name: 'Machines' })).toBeNull();
-    await user.clear(screen.getByLabelText('Search classes and people'));
+    await user.clear(screen.getByLabelText('Name, person or exercise'));
     await user.click(screen.getByRole('button', { name: 'not planned yet' }));
     expect(screen.getAllByRole('article')).toHaveLength(1);
   });

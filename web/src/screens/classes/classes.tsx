@@ -161,7 +161,7 @@ function FilterBar({
   /** What the days come to; without it the bar is that of the kept plans. */
   summary: readonly string[] | undefined;
 }) {
-  const searched = summary ? 'Search classes and people' : 'Search names and tags';
+  const searched = summary ? 'Name, person or exercise' : 'Search names and tags';
   const isOn = (machine: 'mat' | 'reformer') => filters.machine === machine;
   return (
     <div className="mb-3 flex flex-wrap items-center gap-2">

@@ -9,9 +9,9 @@ const met = (...directions: Direction[]) =>
   ) as Record<Direction, number>;
 
 function lesson(
-  change: Partial<ReadyClass> & { items?: number; met?: Direction[] } = {},
+  change: Partial<ReadyClass> & { items?: number; met?: Direction[]; exercises?: string[] } = {},
 ): ReadyClass {
-  const { items = 12, met: directions = [...DIRECTIONS], ...rest } = change;
+  const { items = 12, met: directions = [...DIRECTIONS], exercises = [], ...rest } = change;
   return {
     id: 'c',
     title: 'Thursday mat',
@@ -30,6 +30,7 @@ function lesson(
       likely: { lowS: 2800, highS: 3200 },
       items,
       directions: met(...directions),
+      exercises,
       swell: [],
       toSettle: { time: [], options: [], props: [], order: [] },
     },
@@ -70,7 +71,7 @@ describe('looking for classes', () => {
   const week = [
     lesson({ id: 'a', machine: 'reformer', title: 'Machines' }),
     lesson({ id: 'b', items: 0 }),
-    lesson({ id: 'c', coming: ['Wim Dask'] }),
+    lesson({ id: 'c', coming: ['Wim Dask'], exercises: ['Side bend'] }),
   ];
   it.each([
     [all, 'abc'],
@@ -78,6 +79,7 @@ describe('looking for classes', () => {
     [{ ...all, onlyUnplanned: true }, 'b'],
     [{ ...all, words: ' wim' }, 'c'],
     [{ ...all, words: 'MACH' }, 'a'],
+    [{ ...all, words: 'side b' }, 'c'],
     [{ ...all, words: 'nobody' }, ''],
   ] as const)('by %o finds %s', (filters, found) => {
     expect(

@@ -40,7 +40,7 @@ export interface Filters {
   onlyUnplanned: boolean;
 }
 
-/** Classes by name, by who comes, by machine, by whether they are planned. */
+/** Classes by name, who comes, exercise, machine, and whether they are planned. */
 export function filterClasses(classes: readonly ReadyClass[], filters: Filters): ReadyClass[] {
   const words = filters.words.trim().toLowerCase();
   return classes.filter(
@@ -48,7 +48,9 @@ export function filterClasses(classes: readonly ReadyClass[], filters: Filters):
       (filters.machine === 'all' || each.machine === filters.machine) &&
       (!filters.onlyUnplanned || isEmpty(each)) &&
       (words === '' ||
-        [each.title, ...each.coming].some((text) => text.toLowerCase().includes(words))),
+        [each.title, ...each.coming, ...(each.ready?.exercises ?? [])].some((text) =>
+          text.toLowerCase().includes(words),
+        )),
   );
 }
 

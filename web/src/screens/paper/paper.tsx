@@ -3,6 +3,7 @@ import { useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { runSheet } from '@wrenfern/core/formats/run-sheet';
 import { cueCardsHtml, runSheetHtml } from '@wrenfern/core/formats/run-sheet-html';
+import { setUpListHtml } from '@wrenfern/core/formats/set-up-list-html';
 import { LostPage } from '../../app/error-page.tsx';
 import { RequireSession } from '../../app/shell.tsx';
 import type { WholeClass } from '../../data/api-types.ts';
@@ -15,7 +16,7 @@ import { showDay, showTimeOfDay } from '../../parts/dates.ts';
 import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 
-/** The class on paper: a run sheet on one page, or a card an exercise. */
+/** The class on paper: a run sheet on one page, what to set up, or a card an exercise. */
 export function Component() {
   return (
     <RequireSession>
@@ -35,6 +36,7 @@ function LoadedPaper() {
 
 const FORMS = [
   { value: 'sheet', name: 'Run sheet' },
+  { value: 'set-up', name: 'Set-up list' },
   { value: 'two', name: 'Cards, two on a page' },
   { value: 'eight', name: 'Cards, eight on a page' },
 ] as const;
@@ -108,8 +110,22 @@ function paperOf(lesson: WholeClass, zone: string, form: Form, withNames: boolea
               person.name.split(' ')[0] ?? person.name,
             ]),
           ),
+          steps: new Map(
+            lesson.attendees.flatMap(({ person }) =>
+              person.springs ? [[person.id, person.springs] as const] : [],
+            ),
+          ),
         }
       : {}),
   });
-  return form === 'sheet' ? runSheetHtml(sheet) : cueCardsHtml(sheet, form === 'two' ? 2 : 8);
+  switch (form) {
+    case 'sheet':
+      return runSheetHtml(sheet);
+    case 'set-up':
+      return setUpListHtml(sheet);
+    case 'two':
+      return cueCardsHtml(sheet, 2);
+    case 'eight':
+      return cueCardsHtml(sheet, 8);
+  }
 }

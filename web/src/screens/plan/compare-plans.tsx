@@ -1,13 +1,14 @@
 import { clsx } from 'clsx';
 import { useMemo, type ReactNode } from 'react';
 import { movedItems } from '@wrenfern/core/order/search/moves';
+import type { Finding } from '@wrenfern/core/order/rule';
 import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { WholeClass } from '../../data/api-types.ts';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { Sheet } from '../../parts/dialog.tsx';
 import { Rose } from '../../parts/rose.tsx';
-import { compareFindings } from './findings.ts';
+import { compareFindings, findingId } from './findings.ts';
 
 export interface Version {
   name: string;
@@ -41,34 +42,45 @@ function Sides({ lesson, one, other }: { lesson: WholeClass; one: Version; other
   const { added, settled } = compareFindings(first.findings, second.findings);
   return (
     <>
-      <p className="mb-3">
-        {settled.length > 0 ? (
-          <span className="text-fern">
-            {other.name} settles {settled.length}:{' '}
-            {settled
-              .slice(0, 2)
-              .map(({ sentence }) => sentence)
-              .join(' ')}
-            {settled.length > 2 ? ` And ${settled.length - 2} more.` : ''}{' '}
-          </span>
-        ) : null}
-        {added.length > 0 ? (
-          <span className="text-copper">
-            It brings {added.length} new:{' '}
-            {added
-              .slice(0, 2)
-              .map(({ sentence }) => sentence)
-              .join(' ')}
-            {added.length > 2 ? ` And ${added.length - 2} more.` : ''}
-          </span>
-        ) : null}
-        {settled.length + added.length === 0 ? 'Both leave the same to settle.' : null}
-      </p>
+      {settled.length + added.length === 0 ? (
+        <p className="mb-3">Both leave the same to settle.</p>
+      ) : (
+        <div className="mb-3 grid max-h-44 gap-4 overflow-y-auto sm:grid-cols-2">
+          <Changes title={`${other.name} settles`} findings={settled} tone="text-fern" />
+          <Changes title="It brings" findings={added} tone="text-copper" />
+        </div>
+      )}
       <div className="grid min-h-0 flex-1 grid-cols-2 gap-4 overflow-y-auto">
         <Side version={one} analysis={first} beside={other.plan} />
         <Side version={other} analysis={second} beside={one.plan} isNew />
       </div>
     </>
+  );
+}
+
+/** What changes for better or worse, one line each, gravest first. */
+function Changes({
+  title,
+  findings,
+  tone,
+}: {
+  title: string;
+  findings: readonly Finding[];
+  tone: string;
+}) {
+  if (findings.length === 0) return <p className="text-soft">{title} nothing.</p>;
+  const sorted = findings.toSorted((one, other) => Number(other.binding) - Number(one.binding));
+  return (
+    <section aria-label={title}>
+      <h3 className={clsx('text-base', tone)}>
+        {title} {findings.length}
+      </h3>
+      <ul className="list-disc pl-5">
+        {sorted.map((finding) => (
+          <li key={findingId(finding)}>{finding.sentence}</li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

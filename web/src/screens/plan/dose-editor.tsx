@@ -32,20 +32,18 @@ export function DoseEditor({
 }) {
   return (
     <div className="flex flex-col gap-2">
-      <div className="grid grid-cols-2 gap-2">
-        <Select
-          label="Dose"
-          value={dose.kind}
-          choices={KINDS}
-          onChange={(kind) => onChange(changeKind(dose, kind))}
-        />
-        <Select
-          label="Sides"
-          value={dose.sides}
-          choices={SIDES}
-          onChange={(sides) => onChange({ ...dose, sides })}
-        />
-      </div>
+      <Select
+        label="Dose"
+        value={dose.kind}
+        choices={KINDS}
+        onChange={(kind) => onChange(changeKind(dose, kind))}
+      />
+      <Select
+        label="Sides"
+        value={dose.sides}
+        choices={SIDES}
+        onChange={(sides) => onChange({ ...dose, sides })}
+      />
       <div className="grid grid-cols-2 gap-2">
         <Amount dose={dose} onChange={onChange} />
         <Stepper

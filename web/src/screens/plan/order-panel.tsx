@@ -196,17 +196,25 @@ function Found({
   );
 }
 
-function gainOf(move: OrderMove): string {
+function gainOf({ mends, gainS, gains }: OrderMove): string {
   const alone = [
-    move.mends > 0 ? 'keeps a rule that must hold' : '',
-    move.gainS >= 1 ? `gains ${Math.round(move.gainS)} s by itself` : '',
+    mends > 0 ? 'keeps a rule that must hold' : '',
+    gainS >= 1 ? `gains ${Math.round(gainS)} s by itself` : '',
   ].filter(Boolean);
-  const why = move.gains
-    .filter(({ seconds }) => seconds >= 1)
-    .slice(0, 2)
-    .map(({ cost, seconds }) => `${COST_WORDS[cost]} −${Math.round(seconds)} s`);
-  const words = alone.length > 0 ? alone.join(', ') : 'pays together with the others';
-  return why.length > 0 ? `${words}: ${why.join(', ')}` : words;
+  const partsOf = (sign: 1 | -1) =>
+    (sign > 0 ? gains : gains.toReversed())
+      .filter(({ seconds }) => sign * seconds >= 1)
+      .slice(0, 2)
+      .map(
+        ({ cost, seconds }) =>
+          `${COST_WORDS[cost]} ${sign > 0 ? '−' : '+'}${Math.round(Math.abs(seconds))} s`,
+      );
+  const told = (words: string, parts: string[]) =>
+    parts.length > 0 ? `${words}: ${parts.join(', ')}` : words;
+  if (alone.length > 0) return told(alone.join(', '), partsOf(1));
+  const costs =
+    gainS <= -1 ? `costs ${Math.round(-gainS)} s by itself` : 'changes little by itself';
+  return `${told(costs, partsOf(-1))}. It makes room for the other moves.`;
 }
 
 /** What today's order and the best are made of, in seconds-equivalent. */

@@ -8,6 +8,9 @@ import { nudge } from './drag.ts';
 import { findingId, stepFinding } from './findings.ts';
 import type { PlanEditor } from './plan-editor.ts';
 
+/** The field that `/` leads to. */
+export const SEARCH_ID = 'catalogue-search';
+
 export const PLAN_KEYS: readonly KeyHint[] = [
   { keys: '/', does: 'Type an exercise: arrows choose, Enter adds, Escape leaves' },
   { keys: 'Ctrl K', does: 'Go to any screen, class or exercise' },
@@ -23,11 +26,7 @@ export const PLAN_KEYS: readonly KeyHint[] = [
 ];
 
 /** The keys of the Plan screen; fields keep theirs. */
-export function usePlanKeys(
-  editor: StoreApi<PlanEditor>,
-  searchId: string,
-  findings: readonly Finding[],
-): void {
+export function usePlanKeys(editor: StoreApi<PlanEditor>, findings: readonly Finding[]): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.defaultPrevented) return;
@@ -41,11 +40,11 @@ export function usePlanKeys(
       }
       if (isCommand) return;
       const state = editor.getState();
-      if (act(state, event, searchId) || settle(state, event, findings)) event.preventDefault();
+      if (act(state, event) || settle(state, event, findings)) event.preventDefault();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [editor, searchId, findings]);
+  }, [editor, findings]);
 }
 
 /** Steps through what is left to settle, and takes repairs by their number. */
@@ -68,10 +67,10 @@ function settle(editor: PlanEditor, event: KeyboardEvent, findings: readonly Fin
 }
 
 /** True when the key was ours. */
-function act(editor: PlanEditor, event: KeyboardEvent, searchId: string): boolean {
+function act(editor: PlanEditor, event: KeyboardEvent): boolean {
   const { selectedId, plan } = editor;
   if (event.key === '/') {
-    document.getElementById(searchId)?.focus();
+    document.getElementById(SEARCH_ID)?.focus();
     return true;
   }
   if (event.key === 'j' || event.key === 'k') {

@@ -40,11 +40,9 @@ import { Foot } from './foot.tsx';
 import { Inspector } from './inspector.tsx';
 import { PlanScreenContext } from './plan-context.tsx';
 import { createPlanEditor, type PlanEditor } from './plan-editor.ts';
-import { PLAN_KEYS, usePlanKeys } from './plan-keys.ts';
+import { PLAN_KEYS, SEARCH_ID, usePlanKeys } from './plan-keys.ts';
 import { PlanTools } from './plan-tools.tsx';
 import { Score } from './score.tsx';
-
-const SEARCH_ID = 'catalogue-search';
 
 export function Component() {
   const { lesson } = useLesson();
@@ -124,7 +122,7 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
     const result = edit && applyEdit(editor.getState().plan, edit);
     setPreview(result?.ok ? analyseClass(lesson, result.plan) : undefined);
   };
-  usePlanKeys(editor, SEARCH_ID, analysis.findings);
+  usePlanKeys(editor, analysis.findings);
   useSaveOnLeave(editor);
   return (
     <PlanScreenContext value={screen}>

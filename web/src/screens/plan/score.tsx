@@ -18,6 +18,7 @@ import { findingAbout, findingId } from './findings.ts';
 import { LaneHeads, Lanes } from './lanes.tsx';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
 import { PlanTools } from './plan-tools.tsx';
+import { WaysToBegin } from './ways-to-begin.tsx';
 import { layOutScore, type ScoreHeader, type ScoreRow } from './score-layout.ts';
 
 /** A finding about more rows than this speaks of the whole class and marks none. */
@@ -63,6 +64,11 @@ export function Score() {
                     })}
                 </SegmentRows>
               ))}
+              {mayEdit && items.size === 0 ? (
+                <li className="list-none">
+                  <WaysToBegin />
+                </li>
+              ) : null}
             </ol>
           </SortableContext>
           <div className="shrink-0 max-md:hidden">
