@@ -418,7 +418,7 @@ describe('notes and paper', () => {
   it('prints the gear of a reformer class as bands, each row of the table full', () => {
     const html = run(['sheet', REFORMER, '--set-up'], DAY);
     const rows = html.slice(html.indexOf('<h2>Gear')).match(/<tr><td.*?<\/tr>/g) ?? [];
-    const columns = html.match(/<th>(springs|bar|headrest|loops|box|turning round)<\/th>/g) ?? [];
+    const columns = html.match(/<th>(springs|bar|headrest|loops|box|facing)<\/th>/g) ?? [];
     expect(columns.length).toBeGreaterThan(2);
     const cells = rows.flatMap((row) =>
       [...row.matchAll(/rowspan="(\d+)"/g)].map(([, length]) => Number(length)),

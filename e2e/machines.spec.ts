@@ -143,7 +143,12 @@ test('the run sheet is one page of paper without anybody’s name or condition',
     expect(pages[0]).not.toMatch(/\b(Ines|Wim)\b|bone density|pregnan/i);
   }
   await page.getByLabel('with first names').check();
-  await expect(page.frameLocator('iframe').getByText(/\bInes\b/).first()).toBeVisible();
+  await expect(
+    page
+      .frameLocator('iframe')
+      .getByText(/\bInes\b/)
+      .first(),
+  ).toBeVisible();
   await page.getByText('Set-up list').click();
   const bands = page.frameLocator('iframe').locator('td.band');
   await expect(bands.filter({ hasText: 'two kiln' }).first()).toBeVisible();

@@ -41,7 +41,10 @@ function propTable({ props }: RunSheet): string {
 function gearTable({ gear, springSteps }: RunSheet): string {
   const { parts, rows } = gear;
   if (rows.length === 0) return '';
-  const heads = parts.map((part) => `<th>${GEAR_PART_WORDS[part]}</th>`).join('');
+  // The word for a change of facing is no word for how the machine stands.
+  const heads = parts
+    .map((part) => `<th>${part === 'facing' ? part : GEAR_PART_WORDS[part]}</th>`)
+    .join('');
   const lines = rows.map(({ at, name, bands }) => {
     const cells = parts.map((part) => {
       const band = bands[part];

@@ -118,7 +118,10 @@ describe('a class with nothing in it', () => {
   };
 
   it('offers three ways to begin, gone with the first exercise and back with an undo', async () => {
-    const { user } = showScreen(null, inClass(<PlanScreen />, makeLesson({ id: 'c2', plan: empty })));
+    const { user } = showScreen(
+      null,
+      inClass(<PlanScreen />, makeLesson({ id: 'c2', plan: empty })),
+    );
     await user.click(await screen.findByRole('button', { name: /^Type it/ }));
     await user.keyboard('clam 12 each{Enter}{Escape}');
     expect(screen.queryByRole('button', { name: /^Type it/ })).toBeNull();
@@ -129,7 +132,10 @@ describe('a class with nothing in it', () => {
   });
 
   it('takes notes in place of nothing, after they were shown line by line', async () => {
-    const { user } = showScreen(null, inClass(<PlanScreen />, makeLesson({ id: 'c3', plan: empty })));
+    const { user } = showScreen(
+      null,
+      inClass(<PlanScreen />, makeLesson({ id: 'c3', plan: empty })),
+    );
     await user.click(await screen.findByRole('button', { name: /^From notes or a file/ }));
     await user.click(await screen.findByLabelText('Notes, Markdown or a plan file'));
     await user.paste('Floor\nclam 10 each\nplank 20s twice');

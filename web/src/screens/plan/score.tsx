@@ -36,13 +36,14 @@ export function Score() {
   const marks = marksOf(analysis.findings, focusedId);
   return (
     <div className="flex min-h-0 flex-1 flex-col">
-      <div className="flex h-9 shrink-0 border-b border-line max-md:hidden">
-        <div className="flex flex-1 items-center gap-1.5 pl-2 max-lg:hidden">
+      <div className="flex min-h-9 shrink-0 flex-wrap items-center border-b border-line max-md:hidden">
+        <div className="flex min-w-max flex-auto items-center gap-1 py-0.5 pl-2 whitespace-nowrap max-lg:hidden [&>button]:px-2 [&>button]:text-[0.8125rem] max-[85rem]:[&>button>svg]:hidden">
           {mayEdit ? <PlanTools isMain /> : null}
         </div>
-        <span className="flex-1 lg:hidden" />
-        <LaneHeads />
-        <span className="w-4" />
+        <div className="ml-auto flex h-8">
+          <LaneHeads />
+          <span className="w-4" />
+        </div>
       </div>
       <div className="min-h-0 flex-1 overflow-y-auto" style={{ scrollbarGutter: 'stable' }}>
         <div className="flex pr-1 pb-10">
@@ -64,17 +65,13 @@ export function Score() {
                     })}
                 </SegmentRows>
               ))}
-              {mayEdit && items.size === 0 ? (
-                <li className="list-none">
-                  <WaysToBegin />
-                </li>
-              ) : null}
             </ol>
           </SortableContext>
           <div className="shrink-0 max-md:hidden">
             <Lanes layout={layout} />
           </div>
         </div>
+        {mayEdit && items.size === 0 ? <WaysToBegin /> : null}
       </div>
     </div>
   );
@@ -121,15 +118,15 @@ function SegmentRows({
         }}
         className={clsx('flex items-end gap-3 pl-14', isOver && 'border-b-2 border-fern')}
       >
-        <h2 className="text-base text-fern">{header.name}</h2>
-        <span className="mb-1 text-[0.8125rem] text-soft">
+        <h2 className="max-w-3/4 shrink-0 truncate text-base text-fern">{header.name}</h2>
+        <span className="mb-1 min-w-0 truncate text-[0.8125rem] text-soft">
           {isEmpty
             ? mayEdit
               ? 'empty: drop an exercise here'
               : 'empty'
             : showClock(header.durationS)}
         </span>
-        <span className="mb-2.5 h-px flex-1 bg-line" />
+        <span className="mb-2.5 h-px min-w-2 flex-1 bg-line" />
       </li>
       {children}
     </>

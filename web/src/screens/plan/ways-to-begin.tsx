@@ -9,7 +9,7 @@ import { SEARCH_ID } from './plan-keys.ts';
 export function WaysToBegin() {
   const { lesson } = useLesson();
   return (
-    <div className="mx-auto grid max-w-3xl gap-3 px-2 py-8 sm:grid-cols-2 xl:grid-cols-3">
+    <div className="mx-auto grid max-w-3xl gap-3 px-4 pb-8 sm:grid-cols-2 xl:grid-cols-3">
       <Way
         icon={PencilLine}
         title="Type it"
