@@ -152,7 +152,7 @@ test('the run sheet is one page of paper without anybody’s name or condition',
   await page.getByText('Set-up list').click();
   const bands = page.frameLocator('iframe').locator('td.band');
   await expect(bands.filter({ hasText: 'two kiln' }).first()).toBeVisible();
-  await expect(page.frameLocator('iframe').getByRole('heading', { name: 'Props' })).toBeVisible();
+  await expect(page.frameLocator('iframe').getByText('No props.')).toBeVisible();
   await page.getByText('Cards, eight on a page').click();
   await expect(
     page.frameLocator('iframe').getByText('“Push the bar away like a heavy drawer.”').first(),

@@ -8,8 +8,8 @@ import { saveMerged } from '../../data/save-merged.ts';
 import { readAnswer, request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
-import { inputClass } from '../../parts/field.tsx';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
+import { TickPeople } from '../../parts/tick-people.tsx';
 
 const BookedNow = z.object({ revision: z.number().int(), personIds: z.array(z.string()) });
 
@@ -35,7 +35,6 @@ export function WhoComes({ lesson }: { lesson: WholeClass }) {
 function BookingForm({ lesson, done }: { lesson: WholeClass; done: () => void }) {
   const { mutate } = useSWRConfig();
   const people = usePeople();
-  const [query, setQuery] = useState('');
   const [fault, setFault] = useState<string>();
   // As it stood when the list was opened: what others book meanwhile is added to what is chosen here.
   const [opened] = useState(() => ({
@@ -52,14 +51,6 @@ function BookingForm({ lesson, done }: { lesson: WholeClass; done: () => void })
   if (people.data.people.length === 0) {
     return <Empty title="Nobody here yet">Add people in People, then book them in.</Empty>;
   }
-  const shown = people.data.people.filter(({ name }) =>
-    name.toLowerCase().includes(query.trim().toLowerCase()),
-  );
-  const toggle = (id: string) => {
-    const next = new Set(booked);
-    if (!next.delete(id)) next.add(id);
-    setBooked(next);
-  };
   const submit = async () => {
     try {
       const saved = await saveMerged<string[], WholeClass>({
@@ -82,29 +73,12 @@ function BookingForm({ lesson, done }: { lesson: WholeClass; done: () => void })
   };
   return (
     <div className="flex flex-col gap-3">
-      <input
-        type="search"
-        aria-label="Search people"
-        placeholder="Search people"
-        value={query}
-        onChange={(event) => setQuery(event.target.value)}
-        className={inputClass}
+      <TickPeople
+        label="People of the studio"
+        people={people.data.people}
+        ticked={booked}
+        onChange={setBooked}
       />
-      <ul className="max-h-80 overflow-y-auto">
-        {shown.map((person) => (
-          <li key={person.id}>
-            <label className="flex min-h-9 items-center gap-2 rounded-lg px-2 hover:bg-mist">
-              <input
-                type="checkbox"
-                checked={booked.has(person.id)}
-                onChange={() => toggle(person.id)}
-                className="size-4 accent-(--fern)"
-              />
-              {person.name}
-            </label>
-          </li>
-        ))}
-      </ul>
       {fault ? (
         <p role="alert" className="text-copper">
           {fault}

@@ -15,6 +15,7 @@ import { Button, buttonClass } from '../../parts/button.tsx';
 import { showDay, showTimeOfDay } from '../../parts/dates.ts';
 import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
+import { withFonts } from './paper-fonts.ts';
 
 /** The class on paper: a run sheet on one page, what to set up, or a card an exercise. */
 export function Component() {
@@ -48,7 +49,7 @@ function Paper({ lesson }: { lesson: WholeClass }) {
   const [withNames, setWithNames] = useState(false);
   const frame = useRef<HTMLIFrameElement>(null);
   const html = useMemo(
-    () => paperOf(lesson, zone, form, withNames),
+    () => withFonts(paperOf(lesson, zone, form, withNames)),
     [lesson, zone, form, withNames],
   );
   return (

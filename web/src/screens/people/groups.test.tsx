@@ -31,10 +31,13 @@ describe('standing groups', () => {
     const keep = screen.getByRole('button', { name: 'Keep' });
     expect(keep.matches(':disabled')).toBe(true);
     await user.type(screen.getByLabelText('Name'), ' Early birds ');
+    await user.click(screen.getByLabelText('Asha'));
+    await user.type(screen.getByLabelText('Search people'), 'wi');
+    expect(screen.queryByLabelText('Asha')).toBeNull();
     await user.click(screen.getByLabelText('Wim'));
     await user.click(keep);
     await expect.poll(() => sent.length).toBe(1);
-    expect(sent[0]?.body).toEqual({ name: 'Early birds', personIds: ['wim'] });
+    expect(sent[0]?.body).toEqual({ name: 'Early birds', personIds: ['asha', 'wim'] });
   });
 
   it('keep what a colleague added meanwhile', async () => {

@@ -12,6 +12,7 @@ import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 import { Field, inputClass } from '../../parts/field.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
+import { TickPeople } from '../../parts/tick-people.tsx';
 
 /** Standing groups: people who usually come together, for new classes to start from. */
 export function Groups({ people }: { people: readonly Person[] }) {
@@ -85,11 +86,6 @@ function GroupForm({ group, people, done }: GroupFormProps) {
   const { mutate } = useSWRConfig();
   const [name, setName] = useState(group?.name ?? '');
   const [held, setHeld] = useState<ReadonlySet<string>>(new Set(group?.personIds));
-  const toggle = (id: string) => {
-    const next = new Set(held);
-    if (!next.delete(id)) next.add(id);
-    setHeld(next);
-  };
   const finish = async (work: () => Promise<unknown>) => {
     try {
       await work();
@@ -130,21 +126,7 @@ function GroupForm({ group, people, done }: GroupFormProps) {
           />
         )}
       </Field>
-      <ul aria-label="People of the group" className="max-h-80 overflow-y-auto">
-        {people.map((person) => (
-          <li key={person.id}>
-            <label className="flex min-h-9 items-center gap-2 rounded-lg px-2 hover:bg-mist">
-              <input
-                type="checkbox"
-                checked={held.has(person.id)}
-                onChange={() => toggle(person.id)}
-                className="size-4 accent-(--fern)"
-              />
-              {person.name}
-            </label>
-          </li>
-        ))}
-      </ul>
+      <TickPeople label="People of the group" people={people} ticked={held} onChange={setHeld} />
       <div className="flex flex-wrap gap-2">
         <Button look="main" disabled={name.trim() === ''} onClick={() => void save()}>
           Keep
