@@ -176,23 +176,25 @@ test('keyboard alone goes from Today to a chosen row', async ({ page }) => {
   await expect(page.locator('[data-item]').nth(1)).toContainText('Three-way breathing');
 });
 
-for (const [name, width, height] of [
-  ['tablet', 820, 1180],
-  ['phone', 390, 844],
-] as const) {
-  test(`nothing is wider than a ${name}`, async ({ page }) => {
-    await page.setViewportSize({ width, height });
-    await enterDemo(page);
-    const id = await firstClass(page);
-    for (const [screen, path, ready] of SCREENS) {
-      await test.step(screen, async () => {
-        await page.goto(path(id));
-        await ready(page);
-        const overflow = await page.evaluate(
-          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-        );
-        expect(overflow).toBeLessThanOrEqual(0);
-      });
-    }
-  });
-}
+test('nothing is wider than a tablet or a phone', async ({ page }) => {
+  await enterDemo(page);
+  const id = await firstClass(page);
+  for (const [screen, path, ready] of SCREENS) {
+    await test.step(screen, async () => {
+      await page.setViewportSize({ width: 820, height: 1180 });
+      await page.goto(path(id));
+      await ready(page);
+      for (const [width, height] of [
+        [820, 1180],
+        [390, 844],
+      ] as const) {
+        await page.setViewportSize({ width, height });
+        const overflow = () =>
+          page.evaluate(
+            () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+          );
+        await expect.poll(overflow, `at ${width}`).toBeLessThanOrEqual(0);
+      }
+    });
+  }
+});
