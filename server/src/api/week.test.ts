@@ -198,6 +198,10 @@ describe('a week', () => {
       'Sunday Sun 8 Nov 09:00',
     ]);
     await copy('2026-10-19', '2026-10-19').expect(422);
+    // Pressed twice, or a series that is there already: nothing stands twice.
+    const again = await copy('2026-10-19', '2026-11-02').expect(201);
+    expect(again.body).toEqual({ ids: [] });
+    expect(await weekOf(owner, '2026-11-02', '2026-11-08')).toHaveLength(2);
   });
 
   it.each([

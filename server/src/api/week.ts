@@ -39,7 +39,10 @@ export function weekRouter(workers: Workers) {
     response.json({ classes: await readyCards(rows, member, workers) });
   });
 
-  /** The classes of one week once more in another: plans, people and times of day. */
+  /**
+   * The classes of one week once more in another: plans, people and times of day. What stands there already,
+   * of the same name at the same time, is not made twice: a series is there, and so is what was copied.
+   */
   on('POST /week/copy', async (request, response, member) => {
     const { from, to } = readBody('POST /week/copy', request);
     const { timeZone } = await studioOf(member.studioId);
@@ -47,16 +50,27 @@ export function weekRouter(workers: Workers) {
     if (first.equals(target)) {
       throw new ApiError('invalid', [{ path: ['to'], message: 'choose another week' }]);
     }
-    const rows = await rowsOf(ClassRow, member.studioId).all({
-      where: { ...within(first, first.plus({ days: WEEK_DAYS })), calledOff: null },
-      order: [['startsAt', 'ASC']],
-      limit: MOST_CLASSES,
-    });
-    const wanted = rows.map((row): ClassToMake => {
+    const classes = rowsOf(ClassRow, member.studioId);
+    const [rows, there] = await Promise.all([
+      classes.all({
+        where: { ...within(first, first.plus({ days: WEEK_DAYS })), calledOff: null },
+        order: [['startsAt', 'ASC']],
+        limit: MOST_CLASSES,
+      }),
+      classes.all({
+        where: within(target, target.plus({ days: WEEK_DAYS })),
+        attributes: ['title', 'startsAt'],
+        limit: MOST_CLASSES,
+      }),
+    ]);
+    const taken = new Set(there.map(placeOf));
+    const wanted = rows.flatMap((row): ClassToMake[] => {
       const at = DateTime.fromJSDate(row.startsAt, { zone: timeZone });
       const days = Math.round(at.startOf('day').diff(first, 'days').days);
-      const startsAt = target.plus({ days }).set({ hour: at.hour, minute: at.minute });
-      return { plan: row.plan, startsAt: startsAt.toJSDate(), peopleOf: row.id };
+      const startsAt = target.plus({ days }).set({ hour: at.hour, minute: at.minute }).toJSDate();
+      if (taken.has(placeOf({ title: row.title, startsAt }))) return [];
+      const keptPlanId = row.keptPlanId ?? undefined;
+      return [{ plan: row.plan, startsAt, peopleOf: row.id, keptPlanId }];
     });
     await needRoom(member, 'classes', wanted.length);
     const ids = await makeClasses(member, wanted);
@@ -65,6 +79,10 @@ export function weekRouter(workers: Workers) {
 
   return router;
 }
+
+/** A name and a moment, as one text. */
+const placeOf = ({ title, startsAt }: Pick<ClassRow, 'title' | 'startsAt'>) =>
+  `${startsAt.toISOString()} ${title}`;
 
 /** Midnight of a day where the studio is, summer time or not. */
 function startOf(day: string, zone: string): DateTime {

@@ -76,7 +76,11 @@ export function useClassChanges() {
     copyWeek: async (from: string, to: string): Promise<void> => {
       try {
         const { ids } = await request<{ ids: string[] }>('POST', '/week/copy', { from, to });
-        toast.success(`${ids.length} ${ids.length === 1 ? 'class' : 'classes'} copied`);
+        toast.success(
+          ids.length === 0
+            ? 'Everything of this week stands there already.'
+            : `${ids.length} ${ids.length === 1 ? 'class' : 'classes'} copied`,
+        );
       } catch (error) {
         toast.error(sentenceOf(error));
       } finally {
