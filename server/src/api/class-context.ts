@@ -1,5 +1,5 @@
 import { LRUCache } from 'lru-cache';
-import { DateTime } from 'luxon';
+import { subWeeks } from 'date-fns';
 import { Op, QueryTypes } from 'sequelize';
 import { HandChoices, type HandChoice } from '@wrenfern/core/people/choose-option';
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
@@ -11,11 +11,6 @@ import { rowsOf } from '../db/studio-rows.ts';
 
 /** An exercise is new to a group when fewer than half have done it in this time. Common practice. */
 const FAMILIAR_WEEKS = 8;
-
-/** The day of a class in the studio's own zone, year-month-day. */
-export function dayOf(startsAt: Date, timeZone: string): string {
-  return DateTime.fromJSDate(startsAt, { zone: timeZone }).toFormat('yyyy-MM-dd');
-}
 
 /** Somebody booked into a class, with their record and what holds today. */
 export interface Booked {
@@ -114,7 +109,7 @@ export async function taughtBetween(
   personIds: readonly string[],
 ): Promise<TaughtLesson[]> {
   if (personIds.length === 0) return [];
-  const earliest = DateTime.fromJSDate(from).minus({ weeks: FAMILIAR_WEEKS }).toJSDate();
+  const earliest = subWeeks(from, FAMILIAR_WEEKS);
   const classes = await databaseOfModels().query<TaughtRow>(
     `SELECT id, startsAt, taughtRevision FROM classes
       WHERE studioId = :studioId AND startsAt >= :earliest AND startsAt < :to
@@ -177,7 +172,7 @@ export function familiarTo(
   before: Date,
 ): string[] {
   if (personIds.length === 0) return [];
-  const earliest = DateTime.fromJSDate(before).minus({ weeks: FAMILIAR_WEEKS }).toJSDate();
+  const earliest = subWeeks(before, FAMILIAR_WEEKS);
   const knownBy = new Map<string, Set<string>>();
   for (const lesson of lessons) {
     if (lesson.startsAt < earliest || lesson.startsAt >= before) continue;

@@ -1,21 +1,28 @@
-import { DateTime } from 'luxon';
 import { Op, type Transaction } from 'sequelize';
+import { dayAfter, dayIn, daysBetween, momentIn, timeIn } from '@wrenfern/core/week/studio-time';
 import type { Member } from '../auth/session.ts';
 import { ClassRow, databaseOfModels } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { studioOf } from './studio.ts';
+import { needInTeam } from './team.ts';
 import type { BodyOf } from './read.ts';
 
 type Change = BodyOf<'PATCH /classes/:id'>;
 
 /**
- * Another time for a class, or whether it takes place; on request also for those that come after it in
+ * Another time for a class, another instructor, or whether it takes place; on request also for those that come after it in
  * its series and were not taught. False when somebody else was first: then nothing is changed.
  */
 export async function changeDetails(member: Member, id: string, change: Change): Promise<boolean> {
-  const { revision, following, startsAt, calledOff } = change;
+  const { revision, following, startsAt, calledOff, instructorId } = change;
   const { studioId } = member;
+  if (instructorId) await needInTeam(studioId, instructorId);
   const { timeZone } = await studioOf(studioId);
+  /** What is the same for every class that follows. */
+  const same = {
+    ...(calledOff === undefined ? {} : { calledOff }),
+    ...(instructorId === undefined ? {} : { instructorId }),
+  };
   return databaseOfModels().transaction(async (transaction) => {
     const classes = rowsOf(ClassRow, studioId);
     const row = await classes.locked({ id }, transaction);
@@ -25,7 +32,7 @@ export async function changeDetails(member: Member, id: string, change: Change):
       revision,
       {
         ...(startsAt ? { startsAt: new Date(startsAt) } : {}),
-        ...(calledOff === undefined ? {} : { calledOff }),
+        ...same,
       },
       { column: 'detailsRevision', transaction },
     );
@@ -34,7 +41,7 @@ export async function changeDetails(member: Member, id: string, change: Change):
       await later.update(
         {
           ...(startsAt ? { startsAt: movedWith(later, before, startsAt, timeZone) } : {}),
-          ...(calledOff === undefined ? {} : { calledOff }),
+          ...same,
           detailsRevision: later.detailsRevision + 1,
         },
         { transaction },
@@ -60,10 +67,7 @@ function followingOf(row: ClassRow, after: Date, transaction: Transaction): Prom
 
 /** As many days earlier or later as the class that was moved, at its new time of day, summer time or not. */
 function movedWith(later: ClassRow, before: Date, after: string, zone: string): Date {
-  const [from, to] = [DateTime.fromJSDate(before, { zone }), DateTime.fromISO(after, { zone })];
-  const days = Math.round(to.startOf('day').diff(from.startOf('day'), 'days').days);
-  return DateTime.fromJSDate(later.startsAt, { zone })
-    .plus({ days })
-    .set({ hour: to.hour, minute: to.minute })
-    .toJSDate();
+  const days = daysBetween(dayIn(zone, before), dayIn(zone, after));
+  const day = dayAfter(dayIn(zone, later.startsAt), days);
+  return new Date(momentIn(zone, day, timeIn(zone, after)));
 }

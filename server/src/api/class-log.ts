@@ -1,5 +1,6 @@
 import type { Response } from 'express';
 import { Op, type Transaction } from 'sequelize';
+import { classLengthS } from '@wrenfern/core/live/class-length';
 import { LiveEvent } from '@wrenfern/core/live/events';
 import { closedRouter } from '../auth/closed-router.ts';
 import type { Member } from '../auth/session.ts';
@@ -47,6 +48,7 @@ export function classLogRouter(follower: Follower) {
         events.map((event) => ({ eventId: event.id, studioId, classId: row.id, event })),
         { ignoreDuplicates: true, transaction },
       );
+      if (events.some(({ type }) => type === 'end')) await keepLength(row, transaction);
     });
     response.status(201).json(await pressedAfter(studioId, row.id, after));
   });
@@ -111,6 +113,13 @@ async function pressedAfter(studioId: string, classId: string, after: number) {
     /** For devices to set their clocks by. */
     nowMs: Date.now(),
   };
+}
+
+/** How long a class took, written on it at its end: lists of classes don't read every press for it. */
+async function keepLength({ id: classId, studioId }: ClassRow, transaction: Transaction) {
+  const rows = await rowsOf(ClassEvent, studioId).all({ where: { classId }, transaction });
+  const tookS = classLengthS(rows.map(({ event }) => event));
+  await rowsOf(ClassRow, studioId).update({ tookS }, { id: classId }, transaction);
 }
 
 /** The saved plan that a class was begun with; null before it is begun. */

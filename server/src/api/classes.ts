@@ -3,26 +3,13 @@ import { Op, QueryTypes } from 'sequelize';
 import { emptyPlan } from '@wrenfern/core/plan/empty-plan';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
+import { dayIn } from '@wrenfern/core/week/studio-time';
 import { closedRouter } from '../auth/closed-router.ts';
 import type { Member } from '../auth/session.ts';
-import {
-  ClassNote,
-  ClassRow,
-  databaseOfModels,
-  KeptPlan,
-  StandingGroup,
-  User,
-} from '../db/models.ts';
+import { ClassNote, ClassRow, databaseOfModels, KeptPlan, StandingGroup } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { noteAccess } from '../keeping/trail.ts';
-import {
-  attendeesOf,
-  dayOf,
-  familiarTo,
-  latelyDone,
-  shownTo,
-  taughtBetween,
-} from './class-context.ts';
+import { attendeesOf, familiarTo, latelyDone, shownTo, taughtBetween } from './class-context.ts';
 import { ApiError } from './errors.ts';
 import { peopleOf as peopleOfGroups } from './groups.ts';
 import { changeDetails } from './class-details.ts';
@@ -30,6 +17,7 @@ import { makeClasses, newSeries, weeklyFrom } from './make-classes.ts';
 import { needRoom } from './quota.ts';
 import { readBody, readId, readQuery } from './read.ts';
 import { studioOf } from './studio.ts';
+import { needInTeam } from './team.ts';
 
 /** Classes: which there are, when, and whose. */
 export function classesRouter() {
@@ -53,7 +41,7 @@ export function classesRouter() {
   on('POST /classes', async (request, response, member) => {
     const wanted = readBody('POST /classes', request);
     const { studioId } = member;
-    const { copyOf, keptPlanId, peopleOf, groupId, weeklyUntil, vary } = wanted;
+    const { copyOf, keptPlanId, peopleOf, groupId, weeklyUntil, vary, instructorId } = wanted;
     const classes = rowsOf(ClassRow, studioId);
     const source = copyOf
       ? await classes.one({ id: copyOf })
@@ -63,6 +51,7 @@ export function classesRouter() {
     if (groupId) await rowsOf(StandingGroup, studioId).one({ id: groupId });
     const personIds = groupId ? (await peopleOfGroups(studioId, [groupId])).get(groupId) : [];
     if (peopleOf) await classes.one({ id: peopleOf });
+    if (instructorId) await needInTeam(studioId, instructorId);
     const { timeZone } = await studioOf(studioId);
     const startsAt = new Date(wanted.startsAt);
     const dates = weeklyUntil ? weeklyFrom(startsAt, weeklyUntil, timeZone) : [startsAt];
@@ -77,6 +66,7 @@ export function classesRouter() {
         startsAt: date,
         peopleOf,
         personIds,
+        instructorId,
         keptPlanId: source && index === 0 ? keptPlanId : undefined,
         ...(seriesId ? { seriesId } : {}),
       })),
@@ -101,6 +91,7 @@ export function classesRouter() {
         revision: now.detailsRevision,
         startsAt: now.startsAt.toISOString(),
         calledOff: now.calledOff ?? null,
+        instructorId: now.instructorId ?? null,
       };
       throw new ApiError('stale', [], { current });
     }
@@ -118,10 +109,7 @@ export function classesRouter() {
   on('PUT /classes/:id/cover', async (request, response, { studioId }) => {
     const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
     const { userId } = readBody('PUT /classes/:id/cover', request);
-    const user = userId ? await rowsOf(User, studioId).find({ id: userId }) : null;
-    if (userId && !user) {
-      throw new ApiError('invalid', [{ path: ['userId'], message: 'is not in the team' }]);
-    }
+    if (userId) await needInTeam(studioId, userId, 'userId');
     await row.update({ coverUserId: userId });
     response.json({ coverUserId: userId });
   });
@@ -154,7 +142,7 @@ export async function wholeClass(row: ClassRow, member: Member) {
     id: row.id,
     title: row.title,
     startsAt: row.startsAt.toISOString(),
-    day: dayOf(row.startsAt, studio.timeZone),
+    day: dayIn(studio.timeZone, row.startsAt),
     revision: row.revision,
     detailsRevision: row.detailsRevision,
     attendeesRevision: row.attendeesRevision,
@@ -162,6 +150,7 @@ export async function wholeClass(row: ClassRow, member: Member) {
     attendees: shownTo(member, booked),
     familiar: familiarTo(before, personIds, row.startsAt),
     taught: row.taughtRevision !== null,
+    instructorId: row.instructorId ?? null,
     coverUserId: row.coverUserId ?? null,
     cupboard: studio.cupboard,
     pace: studio.pace,

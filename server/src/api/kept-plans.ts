@@ -1,7 +1,7 @@
 import { Op } from 'sequelize';
 import { checkPlan } from '@wrenfern/core/plan/plan';
 import { closedRouter } from '../auth/closed-router.ts';
-import { ClassEvent, ClassRow, KeptPlan } from '../db/models.ts';
+import { ClassRow, KeptPlan } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { ApiError } from './errors.ts';
 import { needBytes } from './quota.ts';
@@ -100,53 +100,27 @@ async function taughtFrom(
 ): Promise<Map<string, Taught>> {
   const classes = await rowsOf(ClassRow, studioId).all({
     where: { keptPlanId: [...keptIds], taughtRevision: { [Op.ne]: null } },
-    attributes: ['id', 'keptPlanId', 'startsAt'],
+    attributes: ['keptPlanId', 'startsAt', 'tookS'],
     order: [['startsAt', 'DESC']],
     limit: LATELY * Math.max(1, keptIds.length),
   });
-  const lengths = await lengthsOf(
-    studioId,
-    classes.map(({ id }) => id),
-  );
   const taught = new Map<string, Taught>();
-  for (const { id, keptPlanId, startsAt } of classes) {
+  for (const { keptPlanId, startsAt, tookS } of classes) {
     // Newest first: the first that is met is the last that was taught.
     const before = taught.get(keptPlanId ?? '') ?? {
       ...NEVER,
       lastTaughtAt: startsAt.toISOString(),
     };
-    const took = lengths.get(id);
-    const { least = took, most = took } = before.tookS ?? {};
     taught.set(keptPlanId ?? '', {
       ...before,
       taught: before.taught + 1,
-      tookS:
-        took === undefined || least === undefined || most === undefined
-          ? before.tookS
-          : { least: Math.min(least, took), most: Math.max(most, took) },
+      tookS: typeof tookS === 'number' ? widened(before.tookS, tookS) : before.tookS,
     });
   }
   return taught;
 }
 
-/** Seconds from the first start to the last end, for classes that were ended. */
-async function lengthsOf(
-  studioId: string,
-  classIds: readonly string[],
-): Promise<Map<string, number>> {
-  const rows = await rowsOf(ClassEvent, studioId).all({
-    where: { classId: [...classIds] },
-    attributes: ['classId', 'event'],
-  });
-  const ends = new Map<string, { from: number; to: number }>();
-  for (const { classId, event } of rows) {
-    const { from, to } = ends.get(classId) ?? { from: Infinity, to: -Infinity };
-    if (event.type === 'start') ends.set(classId, { from: Math.min(from, event.atMs), to });
-    if (event.type === 'end') ends.set(classId, { from, to: Math.max(to, event.atMs) });
-  }
-  return new Map(
-    [...ends]
-      .filter(([, { from, to }]) => Number.isFinite(to - from))
-      .map(([classId, { from, to }]) => [classId, Math.round((to - from) / 1000)]),
-  );
+function widened(range: Taught['tookS'], tookS: number): NonNullable<Taught['tookS']> {
+  const { least, most } = range ?? { least: tookS, most: tookS };
+  return { least: Math.min(least, tookS), most: Math.max(most, tookS) };
 }

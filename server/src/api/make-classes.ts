@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { DateTime } from 'luxon';
 import type { Transaction } from 'sequelize';
 import type { Plan } from '@wrenfern/core/plan/plan';
+import { dayAfter, dayIn, momentIn, timeIn } from '@wrenfern/core/week/studio-time';
 import type { Member } from '../auth/session.ts';
 import { Booking, ClassRow, databaseOfModels, PlanRevision } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
@@ -10,6 +10,7 @@ import { ApiError } from './errors.ts';
 
 /** Classes of one series at most: a year of weeks. */
 const MOST_REPEATS = 53;
+const WEEK_DAYS = 7;
 
 export interface ClassToMake {
   plan: Plan;
@@ -20,6 +21,8 @@ export interface ClassToMake {
   /** These come as well. */
   personIds?: readonly string[] | undefined;
   keptPlanId?: string | undefined;
+  /** Whose class it is; left out, of whoever makes it. */
+  instructorId?: string | null | undefined;
 }
 
 /** Makes classes with their first saved plan and their people, all or none; resolves to their ids. */
@@ -35,8 +38,16 @@ export async function makeClasses(
 }
 
 async function makeClass(
-  { studioId, userName }: Member,
-  { plan, startsAt, seriesId, peopleOf, personIds = [], keptPlanId }: ClassToMake,
+  { studioId, userId, userName }: Member,
+  {
+    plan,
+    startsAt,
+    seriesId,
+    peopleOf,
+    personIds = [],
+    keptPlanId,
+    instructorId = userId,
+  }: ClassToMake,
   transaction: Transaction,
 ): Promise<string> {
   const { id } = await rowsOf(ClassRow, studioId).create(
@@ -47,6 +58,7 @@ async function makeClass(
       revision: 1,
       seriesId: seriesId ?? null,
       keptPlanId: keptPlanId ?? null,
+      instructorId,
     },
     transaction,
   );
@@ -70,15 +82,14 @@ async function makeClass(
 
 /** Every week at the same time of day, where the studio is, the first included. */
 export function weeklyFrom(startsAt: Date, until: string, zone: string): Date[] {
-  const first = DateTime.fromJSDate(startsAt, { zone });
-  const last = DateTime.fromISO(until, { zone }).endOf('day');
+  const [first, time] = [dayIn(zone, startsAt), timeIn(zone, startsAt)];
   const dates: Date[] = [];
-  for (let at = first; at <= last; at = first.plus({ weeks: dates.length })) {
+  for (let day = first; day <= until; day = dayAfter(first, WEEK_DAYS * dates.length)) {
     if (dates.length === MOST_REPEATS) {
       const message = `at most ${MOST_REPEATS} weeks at once`;
       throw new ApiError('invalid', [{ path: ['weeklyUntil'], message }]);
     }
-    dates.push(at.toJSDate());
+    dates.push(new Date(momentIn(zone, day, time)));
   }
   if (dates.length === 0) {
     throw new ApiError('invalid', [{ path: ['weeklyUntil'], message: 'is before the first' }]);

@@ -1,13 +1,21 @@
 import { exerciseItemsOf, type Plan } from '@wrenfern/core/plan/plan';
+import { rulesOf } from '@wrenfern/core/plan/schools';
 import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
+import { dayIn } from '@wrenfern/core/week/studio-time';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { QueryTypes } from 'sequelize';
 import type { Member } from '../auth/session.ts';
-import { databaseOfModels, UnreadableColumn, type ClassRow, type Studio } from '../db/models.ts';
+import {
+  databaseOfModels,
+  UnreadableColumn,
+  User,
+  type ClassRow,
+  type Studio,
+} from '../db/models.ts';
+import { rowsOf } from '../db/studio-rows.ts';
 import type { Workers } from '../work/pool.ts';
 import {
   attendeesOf,
-  dayOf,
   familiarTo,
   shownTo,
   taughtBetween,
@@ -24,16 +32,19 @@ interface Around {
   before: readonly TaughtLesson[];
   /** The class of the same series before an empty one, to begin from. */
   lastOf: ReadonlyMap<string, string>;
+  /** Names of the team, by id. */
+  team: ReadonlyMap<string, string>;
 }
 
 /** Classes in order of time, each with what it comes to and what is still to settle. */
 export async function readyCards(rows: readonly ClassRow[], member: Member, workers: Workers) {
   const { studioId } = member;
   const ids = rows.map(({ id }) => id);
-  const [studio, attendees, lastOf] = await Promise.all([
+  const [studio, attendees, lastOf, users] = await Promise.all([
     studioOf(studioId),
     attendeesOf(studioId, ids),
     lastOfSeries(studioId, rows),
+    rowsOf(User, studioId).all({ attributes: ['id', 'name'] }),
   ]);
   const everybody = [...attendees.values()].flat().map(({ person }) => person.id);
   const [first, last] = [rows[0], rows.at(-1)];
@@ -41,7 +52,8 @@ export async function readyCards(rows: readonly ClassRow[], member: Member, work
     first && last
       ? await taughtBetween(studioId, first.startsAt, last.startsAt, [...new Set(everybody)])
       : [];
-  const around = { member, studio, attendees, before, lastOf };
+  const team = new Map(users.map(({ id, name }) => [id, name]));
+  const around = { member, studio, attendees, before, lastOf, team };
   return Promise.all(rows.map((row) => card(row, around, workers)));
 }
 
@@ -57,6 +69,7 @@ async function card(row: ClassRow, around: Around, workers: Workers) {
     calledOff: row.calledOff ?? null,
     isRepeated: Boolean(row.seriesId),
     lastOfSeries: around.lastOf.get(row.id) ?? null,
+    instructor: teacherOf(row, around.team),
   };
   try {
     const { plan } = row;
@@ -72,7 +85,7 @@ async function card(row: ClassRow, around: Around, workers: Workers) {
         today,
         byHand,
       })),
-      day: dayOf(row.startsAt, around.studio.timeZone),
+      day: dayIn(around.studio.timeZone, row.startsAt),
       familiar: familiarTo(
         around.before,
         booked.map(({ person }) => person.id),
@@ -81,7 +94,8 @@ async function card(row: ClassRow, around: Around, workers: Workers) {
     });
     const state = ready ? ('ready' as const) : ('late' as const);
     const { machine, targetS } = plan;
-    return { ...shared, machine, targetS, state, ready: ready ?? null };
+    const { id, name } = rulesOf(plan.school);
+    return { ...shared, machine, targetS, school: { id, name }, state, ready: ready ?? null };
   } catch (error) {
     // One class that can't be read must not take the others with it.
     if (!(error instanceof UnreadableColumn)) throw error;
@@ -89,10 +103,18 @@ async function card(row: ClassRow, around: Around, workers: Workers) {
       ...shared,
       machine: 'mat' as const,
       targetS: 0,
+      school: null,
       state: 'unreadable' as const,
       ready: null,
     };
   }
+}
+
+/** Whoever stands before the class: who covers it, else whose it is. */
+function teacherOf({ coverUserId, instructorId }: ClassRow, team: Around['team']) {
+  const id = coverUserId ?? instructorId;
+  const name = id ? team.get(id) : undefined;
+  return id && name ? { id, name } : null;
 }
 
 async function ownOf(studioId: string, plan: Plan): Promise<Exercise[]> {

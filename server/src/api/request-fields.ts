@@ -1,5 +1,5 @@
-import { IANAZone } from 'luxon';
 import { z } from 'zod';
+import { isTimeZone } from '@wrenfern/core/week/studio-time';
 import { isVisible, NAME_SEEN } from '@wrenfern/core/people/person';
 
 /** The revision that a change was made from. */
@@ -20,10 +20,6 @@ export const personName = z
   .refine(isVisible, NAME_SEEN);
 
 export const timeZone = z.string().max(64).refine(isTimeZone, 'no such time zone').default('UTC');
-
-function isTimeZone(zone: string): boolean {
-  return IANAZone.isValidZone(zone);
-}
 
 /** Classes stand in years that people live in. */
 const [FIRST_YEAR, LAST_YEAR] = [2000, 2099];

@@ -93,6 +93,8 @@ export const BODIES = {
     peopleOf: z.uuid().optional(),
     /** A standing group of which all come. */
     groupId: z.uuid().optional(),
+    /** Whose class it is; without it, of whoever makes it. */
+    instructorId: z.uuid().optional(),
     /** Every week at the same time until this day; the later ones are still to be planned. */
     weeklyUntil: day.optional(),
   }),
@@ -101,6 +103,8 @@ export const BODIES = {
       startsAt: moment,
       /** Why it does not take place; null brings it back. */
       calledOff: z.string().trim().min(1, 'say why').max(200).nullable(),
+      /** Whose class it is. */
+      instructorId: z.uuid().nullable(),
     })
     .partial()
     .extend({

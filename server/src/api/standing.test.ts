@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { emptyPlan } from '@wrenfern/core/plan/empty-plan';
-import { ClassEvent, ClassRow, KeptPlan } from '../db/models.ts';
+import { KeptPlan } from '../db/models.ts';
 import {
   makeClass,
   makePerson,
@@ -132,14 +132,12 @@ describe('a kept plan', () => {
       const { id } = made.body as { id: string };
       const lesson = await owner.agent.get(`/api/classes/${id}`).expect(200);
       expect(lesson.body).toMatchObject({ plan: { title: 'From kept', machine: 'reformer' } });
-      await ClassRow.update({ taughtRevision: 1 }, { where: { id } });
       const at = new Date(startsAt).getTime();
-      await ClassEvent.bulkCreate(
-        [
-          { id: `start-${day}`, type: 'start' as const, atMs: at, order: 1, revision: 1 },
-          { id: `end-${day}`, type: 'end' as const, atMs: at + minutes * 60_000, order: 2 },
-        ].map((event) => ({ eventId: event.id, studioId: owner.studioId, classId: id, event })),
-      );
+      const events = [
+        { id: `start-${day}`, type: 'start', atMs: at, order: 1, revision: 1 },
+        { id: `end-${day}`, type: 'end', atMs: at + minutes * 60_000, order: 2 },
+      ];
+      await owner.agent.post(`/api/classes/${id}/events`).send({ events, after: 0 }).expect(201);
     }
     expect(await listed()).toMatchObject([
       {

@@ -128,3 +128,13 @@ function told({ id, name, email: address, role, until: last, secondFactor }: Use
   const hasSecondFactor = Boolean(secondFactor);
   return { id, name, email: address, role, until: last ?? null, hasSecondFactor };
 }
+
+/** Refuses whoever is not in the team, by the name of the field that gave them. */
+export async function needInTeam(
+  studioId: string,
+  userId: string,
+  field = 'instructorId',
+): Promise<void> {
+  if ((await rowsOf(User, studioId).count({ id: userId })) > 0) return;
+  throw new ApiError('invalid', [{ path: [field], message: 'is not in the team' }]);
+}

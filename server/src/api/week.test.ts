@@ -1,7 +1,13 @@
 import { DateTime } from 'luxon';
 import { describe, expect, it } from 'vitest';
 import { ClassRow } from '../db/models.ts';
-import { makeClass, makePerson, makeStudio, openTestApp } from '../testing/test-studio.ts';
+import {
+  addMember,
+  makeClass,
+  makePerson,
+  makeStudio,
+  openTestApp,
+} from '../testing/test-studio.ts';
 
 const { app } = await openTestApp();
 // Summer time ends there on 25 October 2026 and begins on 28 March 2027.
@@ -18,6 +24,7 @@ interface Card {
   lastOfSeries: string | null;
   detailsRevision: number;
   ready: { items: number } | null;
+  instructor: { id: string; name: string } | null;
 }
 
 const studio = () => makeStudio(app, 'weekly');
@@ -211,5 +218,59 @@ describe('a week', () => {
   ])('from %s until %s is refused with a sentence', async (from, until) => {
     const owner = await studio();
     await owner.agent.get(`/api/week?from=${from}&until=${until}`).expect(422);
+  });
+});
+
+describe('who teaches', () => {
+  const named = (owner: Owner, from = '2026-10-19', until = '2026-11-15') =>
+    weekOf(owner, from, until).then((cards) => cards.map(({ instructor }) => instructor?.id));
+
+  it('is whoever made the class, or who was named', async () => {
+    const owner = await studio();
+    const colleague = await addMember(app, owner.studioId, 'instructor');
+    await makeSeries(owner, { weeklyUntil: undefined });
+    await makeSeries(owner, { weeklyUntil: undefined, instructorId: colleague.userId });
+    expect(new Set(await named(owner))).toEqual(new Set([owner.userId, colleague.userId]));
+  });
+
+  it('is changed for a class and all that follow, and is told with a name', async () => {
+    const owner = await studio();
+    const colleague = await addMember(app, owner.studioId, 'instructor');
+    const [, second = ''] = await makeSeries(owner);
+    const give = (id: string, body: object) => owner.agent.patch(`/api/classes/${id}`).send(body);
+    await give(second, { revision: 1, instructorId: colleague.userId, following: true }).expect(
+      200,
+    );
+    const { userId } = colleague;
+    expect(await named(owner)).toEqual([owner.userId, userId, userId, userId]);
+    await give(second, { revision: 2, instructorId: null }).expect(200);
+    expect(await named(owner)).toEqual([owner.userId, undefined, userId, userId]);
+  });
+
+  it('stays with a copied week, and is somebody of this team', async () => {
+    const [owner, stranger] = [await studio(), await studio()];
+    const colleague = await addMember(app, owner.studioId, 'instructor');
+    const [id = ''] = await makeSeries(owner, {
+      weeklyUntil: undefined,
+      instructorId: colleague.userId,
+    });
+    const copy = { from: '2026-10-19', to: '2026-11-02' };
+    await owner.agent.post('/api/week/copy').send(copy).expect(201);
+    expect(await named(owner, '2026-11-02', '2026-11-08')).toEqual([colleague.userId]);
+    const body = { revision: 1, instructorId: stranger.userId };
+    const refused = await owner.agent.patch(`/api/classes/${id}`).send(body).expect(422);
+    expect(JSON.stringify(refused.body)).toContain('is not in the team');
+  });
+
+  it('is whoever covers the class while they do; a colleague who leaves is named no more', async () => {
+    const owner = await studio();
+    const cover = await addMember(app, owner.studioId, 'cover');
+    const [id = ''] = await makeSeries(owner, { weeklyUntil: undefined });
+    const handOver = (userId: string | null) =>
+      owner.agent.put(`/api/classes/${id}/cover`).send({ userId }).expect(200);
+    await handOver(cover.userId);
+    expect(await named(owner)).toEqual([cover.userId]);
+    await owner.agent.delete(`/api/team/${cover.userId}`).expect(204);
+    expect(await named(owner)).toEqual([owner.userId]);
   });
 });

@@ -1,5 +1,5 @@
-import { DateTime } from 'luxon';
 import { Op } from 'sequelize';
+import { dayAfter, dayIn, daysBetween, momentIn, timeIn } from '@wrenfern/core/week/studio-time';
 import { closedRouter } from '../auth/closed-router.ts';
 import { ClassRow } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
@@ -25,14 +25,13 @@ export function weekRouter(workers: Workers) {
   on('GET /week', async (request, response, member) => {
     const { from, until } = readQuery('GET /week', request);
     const { timeZone } = await studioOf(member.studioId);
-    const [first, last] = [startOf(from, timeZone), startOf(until, timeZone).plus({ days: 1 })];
-    const days = last.diff(first, 'days').days;
+    const days = daysBetween(from, until) + 1;
     if (days < 1 || days > MOST_DAYS) {
       const message = `give 1 to ${MOST_DAYS} days`;
       throw new ApiError('invalid', [{ path: ['until'], message }]);
     }
     const rows = await rowsOf(ClassRow, member.studioId).all({
-      where: { ...within(first, last), ...onlyTheirs(member) },
+      where: { ...within(timeZone, from, days), ...onlyTheirs(member) },
       order: [['startsAt', 'ASC']],
       limit: MOST_CLASSES,
     });
@@ -46,31 +45,30 @@ export function weekRouter(workers: Workers) {
   on('POST /week/copy', async (request, response, member) => {
     const { from, to } = readBody('POST /week/copy', request);
     const { timeZone } = await studioOf(member.studioId);
-    const [first, target] = [startOf(from, timeZone), startOf(to, timeZone)];
-    if (first.equals(target)) {
+    if (from === to) {
       throw new ApiError('invalid', [{ path: ['to'], message: 'choose another week' }]);
     }
     const classes = rowsOf(ClassRow, member.studioId);
     const [rows, there] = await Promise.all([
       classes.all({
-        where: { ...within(first, first.plus({ days: WEEK_DAYS })), calledOff: null },
+        where: { ...within(timeZone, from, WEEK_DAYS), calledOff: null },
         order: [['startsAt', 'ASC']],
         limit: MOST_CLASSES,
       }),
       classes.all({
-        where: within(target, target.plus({ days: WEEK_DAYS })),
+        where: within(timeZone, to, WEEK_DAYS),
         attributes: ['title', 'startsAt'],
         limit: MOST_CLASSES,
       }),
     ]);
     const taken = new Set(there.map(placeOf));
     const wanted = rows.flatMap((row): ClassToMake[] => {
-      const at = DateTime.fromJSDate(row.startsAt, { zone: timeZone });
-      const days = Math.round(at.startOf('day').diff(first, 'days').days);
-      const startsAt = target.plus({ days }).set({ hour: at.hour, minute: at.minute }).toJSDate();
+      const day = dayAfter(to, daysBetween(from, dayIn(timeZone, row.startsAt)));
+      const startsAt = new Date(momentIn(timeZone, day, timeIn(timeZone, row.startsAt)));
       if (taken.has(placeOf({ title: row.title, startsAt }))) return [];
       const keptPlanId = row.keptPlanId ?? undefined;
-      return [{ plan: row.plan, startsAt, peopleOf: row.id, keptPlanId }];
+      const { plan, instructorId } = row;
+      return [{ plan, startsAt, peopleOf: row.id, keptPlanId, instructorId }];
     });
     await needRoom(member, 'classes', wanted.length);
     const ids = await makeClasses(member, wanted);
@@ -84,11 +82,11 @@ export function weekRouter(workers: Workers) {
 const placeOf = ({ title, startsAt }: Pick<ClassRow, 'title' | 'startsAt'>) =>
   `${startsAt.toISOString()} ${title}`;
 
-/** Midnight of a day where the studio is, summer time or not. */
-function startOf(day: string, zone: string): DateTime {
-  return DateTime.fromISO(day, { zone }).startOf('day');
-}
-
-function within(first: DateTime, last: DateTime) {
-  return { startsAt: { [Op.gte]: first.toJSDate(), [Op.lt]: last.toJSDate() } };
+/** So many days from a day on, by midnight where the studio is, summer time or not. */
+function within(zone: string, first: string, days: number) {
+  const [from, until] = [
+    momentIn(zone, first, '00:00'),
+    momentIn(zone, dayAfter(first, days), '00:00'),
+  ];
+  return { startsAt: { [Op.gte]: new Date(from), [Op.lt]: new Date(until) } };
 }

@@ -10,6 +10,7 @@ import * as sealedRecords from './migrations/0006-sealed-records.ts';
 import * as secondFactor from './migrations/0007-second-factor.ts';
 import * as machinesAndWeek from './migrations/0008-machines-and-week.ts';
 import * as keptPlansAndGroups from './migrations/0009-kept-plans-and-groups.ts';
+import * as whoTeachesFeedsDesk from './migrations/0010-who-teaches-feeds-desk.ts';
 import { CHECKSUMS } from './migrations/checksums.ts';
 
 /** In the order in which they run; a name, once released, never changes. */
@@ -23,6 +24,7 @@ export const MIGRATIONS = [
   secondFactor,
   machinesAndWeek,
   keptPlansAndGroups,
+  whoTeachesFeedsDesk,
 ] as const;
 
 /** A process that waits this long for another's migrations gives up and says so. */

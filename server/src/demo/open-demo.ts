@@ -1,8 +1,7 @@
 import { randomBytes, randomUUID } from 'node:crypto';
-import { DateTime } from 'luxon';
 import { Op, type Transaction } from 'sequelize';
+import { classLengthS } from '@wrenfern/core/live/class-length';
 import type { LiveEvent } from '@wrenfern/core/live/events';
-import { emptyPlan } from '@wrenfern/core/plan/empty-plan';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
@@ -26,17 +25,7 @@ import { DEMO_PEOPLE } from './people.ts';
 import { EVENING_SCHOOL } from './school.ts';
 import { DEMO_CATALOGUE, DEMO_EXERCISES } from './exercises.ts';
 import { DEMO_MACHINES } from './machines.ts';
-import {
-  BACK_EASE,
-  FOUNDATIONS,
-  MACHINES_FIRST,
-  MACHINES_MIXED,
-  SMALL_BALL,
-  TIMED_SETS,
-} from './plans.ts';
-
-const WEEKS_BEFORE = 12;
-const COURSE_WEEKS = 4;
+import { timetable, type DemoTeacher, type Lesson, type Series } from './timetable.ts';
 
 /** Too few balls, on purpose. */
 const CUPBOARD: Cupboard = {
@@ -120,21 +109,29 @@ async function fill(
     },
     { transaction },
   );
+  const colleague = await User.create(
+    {
+      id: randomUUID(),
+      studioId,
+      email: `tamsin-${studioId.slice(0, 8)}@tilework.example`,
+      name: 'Tamsin Orrell',
+      passwordHash,
+      role: 'instructor',
+    },
+    { transaction },
+  );
   const people = DEMO_PEOPLE.map(({ name, ...record }) => {
     const id = randomUUID();
     return { id, studioId, name, sealed: sealRecord(studioId, id, record) };
   });
   await PersonRow.bulkCreate(people, { transaction });
-  const series = { mixed: randomUUID(), first: randomUUID() };
-  const today = DateTime.fromJSDate(now, { zone: timeZone }).startOf('day');
-  const rows = timetable(today, nextClass(today, now)).map((lesson) =>
-    rowsOfLesson(
-      studioId,
-      people.map(({ id }) => id),
-      series,
-      lesson,
-    ),
-  );
+  const names: Names = {
+    studioId,
+    people: people.map(({ id }) => id),
+    series: { mixed: randomUUID(), first: randomUUID() },
+    teachers: { rowan: user, tamsin: colleague },
+  };
+  const rows = timetable(timeZone, now).map((lesson) => rowsOfLesson(names, lesson));
   await ExerciseVersion.bulkCreate(
     DEMO_EXERCISES.map((exercise) => ({
       id: randomUUID(),
@@ -168,151 +165,18 @@ async function fill(
   return user;
 }
 
-interface Lesson {
-  plan: Plan;
-  startsAt: DateTime;
-  /** Classes that repeat share a name here, and a series in the tables. */
-  series?: 'mixed' | 'first';
-  /** Index into the people who come. */
-  who: number[];
-  /** How the teacher's day ran against the plan; left out for classes to come. */
-  dayFactor?: number;
-  seed: number;
-}
-
-const EVERYONE = DEMO_PEOPLE.map((_, index) => index);
-const BACKS = [1, 2, 4, 6, 9, 10, 12, 13];
-/** As many as there are machines. */
-const MIXED = [0, 2, 3, 7, 8, 11];
-const FIRST = [4, 6, 9, 10];
-
-/** A quarter past six, or later when the evening has begun: today's class is still to come. */
-function nextClass(today: DateTime, now: Date): DateTime {
-  const usual = today.set({ hour: 18, minute: 15 });
-  const soonest = DateTime.fromJSDate(now, { zone: today.zone }).plus({ minutes: 75 });
-  const onTheQuarter = soonest.set({
-    minute: 15 * Math.floor(soonest.minute / 15),
-    second: 0,
-    millisecond: 0,
-  });
-  return DateTime.max(usual, onTheQuarter);
-}
-
-/** Twelve weeks behind, the next class, and the days ahead. */
-function timetable(today: DateTime, next: DateTime): Lesson[] {
-  const ahead: Lesson[] = [
-    {
-      plan: SMALL_BALL,
-      startsAt: next,
-      who: EVERYONE.slice(0, 13),
-      seed: 1,
-    },
-    {
-      plan: BACK_EASE,
-      startsAt: today.plus({ days: 1 }).set({ hour: 12, minute: 15 }),
-      who: BACKS,
-      seed: 2,
-    },
-    {
-      plan: MACHINES_MIXED,
-      startsAt: today.plus({ days: 1 }).set({ hour: 18, minute: 0 }),
-      who: MIXED,
-      series: 'mixed',
-      seed: 5,
-    },
-    {
-      plan: MACHINES_FIRST,
-      startsAt: today.plus({ days: 3 }).set({ hour: 17, minute: 30 }),
-      who: FIRST,
-      series: 'first',
-      seed: 6,
-    },
-    // Next week's is still to be planned.
-    {
-      plan: emptyPlan(MACHINES_MIXED),
-      startsAt: today.plus({ days: 8 }).set({ hour: 18, minute: 0 }),
-      who: MIXED,
-      series: 'mixed',
-      seed: 7,
-    },
-    {
-      plan: TIMED_SETS,
-      startsAt: today.plus({ days: 2 }).set({ hour: 7, minute: 30 }),
-      who: [0, 3, 7, 8, 11],
-      seed: 3,
-    },
-    {
-      plan: FOUNDATIONS,
-      startsAt: today.plus({ days: 5 }).set({ hour: 18, minute: 15 }),
-      who: [0, 4, 5, 6, 9, 10, 12],
-      seed: 4,
-    },
-  ];
-  const behind: Lesson[] = [];
-  for (let week = 1; week <= WEEKS_BEFORE; week += 1) {
-    const day = today.minus({ weeks: week });
-    behind.push(
-      {
-        plan: FOUNDATIONS,
-        startsAt: day.set({ hour: 18, minute: 15 }),
-        who: rotate(EVERYONE, week).slice(0, 11),
-        dayFactor: 1.05,
-        seed: 100 + week,
-      },
-      {
-        plan: BACK_EASE,
-        startsAt: day.plus({ days: 1 }).set({ hour: 12, minute: 15 }),
-        who: BACKS,
-        dayFactor: 0.97,
-        seed: 200 + week,
-      },
-    );
-    behind.push({
-      plan: MACHINES_MIXED,
-      startsAt: day.plus({ days: 1 }).set({ hour: 18, minute: 0 }),
-      who: MIXED,
-      series: 'mixed',
-      dayFactor: 1.04,
-      seed: 400 + week,
-    });
-    // The course began four weeks ago.
-    if (week <= COURSE_WEEKS) {
-      behind.push({
-        plan: MACHINES_FIRST,
-        startsAt: day.plus({ days: 3 }).set({ hour: 17, minute: 30 }),
-        who: FIRST,
-        series: 'first',
-        dayFactor: 1.08,
-        seed: 500 + week,
-      });
-    }
-    if (week % 2 === 0) {
-      behind.push({
-        plan: TIMED_SETS,
-        startsAt: day.plus({ days: 2 }).set({ hour: 7, minute: 30 }),
-        who: [0, 3, 7, 8, 11],
-        dayFactor: 1,
-        seed: 300 + week,
-      });
-    }
-  }
-  return [...behind, ...ahead];
-}
-
-function rotate(list: number[], by: number): number[] {
-  const at = by % list.length;
-  return [...list.slice(at), ...list.slice(0, at)];
+/** Rows of this demo that its classes name. */
+interface Names {
+  studioId: string;
+  people: readonly string[];
+  series: Record<Series, string>;
+  teachers: Record<DemoTeacher, User>;
 }
 
 /** Everything that a class of the demo puts into the tables. */
-function rowsOfLesson(
-  studioId: string,
-  people: readonly string[],
-  series: Record<NonNullable<Lesson['series']>, string>,
-  lesson: Lesson,
-) {
-  const { plan, seed, dayFactor } = lesson;
-  const startsAt = lesson.startsAt.toJSDate();
+function rowsOfLesson({ studioId, people, series, teachers }: Names, lesson: Lesson) {
+  const { plan, seed, dayFactor, startsAt } = lesson;
+  const teacher = teachers[lesson.teacher];
   const classId = randomUUID();
   const isTaught = dayFactor !== undefined;
   const events = isTaught ? taughtEvents(plan, startsAt.getTime(), dayFactor, seed) : [];
@@ -326,8 +190,10 @@ function rowsOfLesson(
       plan,
       taughtRevision: isTaught ? 1 : null,
       seriesId: lesson.series ? series[lesson.series] : null,
+      instructorId: teacher.id,
+      tookS: classLengthS(events),
     },
-    revision: { id: randomUUID(), studioId, classId, revision: 1, plan, savedBy: 'Rowan Feld' },
+    revision: { id: randomUUID(), studioId, classId, revision: 1, plan, savedBy: teacher.name },
     bookings: lesson.who.flatMap((index) => {
       const personId = people[index];
       if (!personId) return [];

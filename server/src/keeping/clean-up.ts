@@ -1,4 +1,4 @@
-import { DateTime } from 'luxon';
+import { subMonths } from 'date-fns';
 import { literal, Op } from 'sequelize';
 import {
   Booking,
@@ -58,9 +58,7 @@ export async function cleanUp(now: Date): Promise<void> {
 async function retirePeople(now: Date): Promise<void> {
   const studios = await Studio.findAll({ where: { retentionMonths: { [Op.not]: null } } });
   for (const { id, retentionMonths } of studios) {
-    const since = DateTime.fromJSDate(now)
-      .minus({ months: retentionMonths ?? 0 })
-      .toJSDate();
+    const since = subMonths(now, retentionMonths ?? 0);
     const lately = await Booking.findAll({
       where: { studioId: id },
       attributes: ['personId'],

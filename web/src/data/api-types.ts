@@ -92,6 +92,12 @@ export interface Readiness {
   toSettle: { time: string[]; options: string[]; props: string[]; order: string[] };
 }
 
+/** Something by its id, with the name to show. */
+export interface Named {
+  id: string;
+  name: string;
+}
+
 export interface ReadyClass {
   id: string;
   title: string;
@@ -105,6 +111,9 @@ export interface ReadyClass {
   isRepeated: boolean;
   /** The class of the same series before it, to begin from. */
   lastOfSeries: string | null;
+  /** Whoever stands before it; null when nobody was named. */
+  instructor: Named | null;
+  school: Named | null;
   detailsRevision: number;
   /** `late` when it could not be worked out in time, `unreadable` when another version wrote it. */
   state: 'ready' | 'late' | 'unreadable';
@@ -176,6 +185,8 @@ export interface WholeClass {
   attendees: BookedPerson[];
   familiar: string[];
   taught: boolean;
+  /** Whose class it is; null when that was never said. */
+  instructorId: string | null;
   /** Whom the class was handed over to. */
   coverUserId: string | null;
   cupboard: Cupboard;

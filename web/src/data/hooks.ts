@@ -192,6 +192,7 @@ interface Team {
   invitations: Invitation[];
 }
 
-export function useTeam(): SWRResponse<Team, Error> {
-  return useSWR<Team, Error>('/team', read);
+/** Not asked for those who may not see it. */
+export function useTeam(may = true): SWRResponse<Team, Error> {
+  return useSWR<Team, Error>(may ? '/team' : null, read);
 }

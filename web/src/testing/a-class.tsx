@@ -38,6 +38,7 @@ export function makeLesson(change: Partial<WholeClass> = {}): WholeClass {
     ],
     familiar: [],
     taught: false,
+    instructorId: null,
     coverUserId: null,
     cupboard: {},
     pace: STEADY_PACE,

@@ -12,4 +12,5 @@ export const CHECKSUMS = {
   '0007-second-factor': 'dd9d2989f71057a9ac998a9f512a9db9f99ee45c37f802259d4561ad1a9d51b8',
   '0008-machines-and-week': '398f5542bdf361fdf845dbaa6c00f63af589e1c6afea0819fbfe337e4ba114a9',
   '0009-kept-plans-and-groups': 'e706217cb0e1962fc4c5e738716b5561779cae7cc5c61fbe257ba788882d9047',
+  '0010-who-teaches-feeds-desk': '2c466a4a51b58dfd5b5caf81e23ca0ea6ac825b07795dc793f8b258f40a42bb7',
 } as const;

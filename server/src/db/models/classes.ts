@@ -29,6 +29,8 @@ export class ClassRow extends Model<InferAttributes<ClassRow>, InferCreationAttr
   declare attendeesRevision: CreationOptional<number>;
   /** The revision of the plan that was taught, from the first start on. */
   declare taughtRevision: CreationOptional<number | null>;
+  /** Whose class it is; null when that was never said, or when they left. */
+  declare instructorId: CreationOptional<string | null>;
   /** Whom the class was handed over to. */
   declare coverUserId: CreationOptional<string | null>;
   /** Classes that repeat share one. */
@@ -37,6 +39,8 @@ export class ClassRow extends Model<InferAttributes<ClassRow>, InferCreationAttr
   declare keptPlanId: CreationOptional<string | null>;
   /** Why it does not take place; null while it does. */
   declare calledOff: CreationOptional<string | null>;
+  /** Seconds from start to end, once it was taught to the end. */
+  declare tookS: CreationOptional<number | null>;
   declare deletedAt: CreationOptional<Date | null>;
   declare createdAt: CreationOptional<Date>;
   declare updatedAt: CreationOptional<Date>;
@@ -129,10 +133,12 @@ export function bindClasses(sequelize: Sequelize): void {
       detailsRevision: counter(),
       attendeesRevision: counter(),
       taughtRevision: DataTypes.INTEGER,
+      instructorId: DataTypes.UUID,
       coverUserId: DataTypes.UUID,
       seriesId: DataTypes.UUID,
       keptPlanId: DataTypes.UUID,
       calledOff: DataTypes.STRING(200),
+      tookS: DataTypes.INTEGER,
       deletedAt: moment,
       createdAt: moment,
       updatedAt: moment,

@@ -18,6 +18,8 @@ export class PersonRow extends Model<
   declare name: string;
   /** Level, cautions and notes, sealed: `record` opens it. */
   declare sealed: string;
+  /** By which a booking desk calls this person; null for whom no desk has named. */
+  declare deskRef: CreationOptional<string | null>;
   declare revision: CreationOptional<number>;
   declare deletedAt: CreationOptional<Date | null>;
   declare createdAt: CreationOptional<Date>;
@@ -35,6 +37,7 @@ export function bindPeople(sequelize: Sequelize): void {
       studioId: ofStudio,
       name: DataTypes.STRING(80),
       sealed: DataTypes.TEXT('medium'),
+      deskRef: DataTypes.STRING(64),
       revision: counter(),
       deletedAt: moment,
       createdAt: moment,

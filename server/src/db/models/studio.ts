@@ -30,6 +30,8 @@ export class Studio extends Model<InferAttributes<Studio>, InferCreationAttribut
   declare retentionMonths: CreationOptional<number | null>;
   /** Whether everybody here signs in with a second factor. */
   declare needsSecondFactor: CreationOptional<boolean>;
+  /** By which a booking desk's messages are known, sealed; null while no desk may send any. */
+  declare deskSecret: CreationOptional<string | null>;
   /** Counts every change of the settings. */
   declare revision: CreationOptional<number>;
   /** When somebody last did anything here; a demo studio that nobody uses is removed. */
@@ -75,6 +77,7 @@ export function bindStudio(sequelize: Sequelize): void {
       schools: documentColumn('schools', z.array(z.preprocess(readSchool, SchoolRules))),
       retentionMonths: DataTypes.INTEGER,
       needsSecondFactor: { type: DataTypes.BOOLEAN, defaultValue: false },
+      deskSecret: DataTypes.STRING(400),
       revision: counter(),
       usedAt: moment,
       createdAt: moment,

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import type { ReadyClass } from '../../data/api-types.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { inputClass } from '../../parts/field.tsx';
-import { dayIn, momentIn, timeIn } from '../../parts/studio-time.ts';
+import { dayIn, momentIn, timeIn } from '@wrenfern/core/week/studio-time';
 import { useClassChanges } from './use-class-changes.ts';
 
 /** What can be done with one class of the week: another time, calling it off, opening it. */

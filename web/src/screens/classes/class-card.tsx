@@ -16,12 +16,39 @@ interface CardProps {
   mayChange: boolean;
   /** Folded to its name, as in a month. */
   small: boolean;
-  /** A day earlier or later. */
-  nudge: (lesson: ReadyClass, days: number) => void;
+  /** What its place says: its day, or also who teaches it. */
+  moves: 'days' | 'days and instructors';
+  nudge: (lesson: ReadyClass, by: Nudge) => void;
 }
 
+/** How far a class is put by keys. */
+export interface Nudge {
+  days: number;
+  columns: number;
+}
+
+/** Alt and an arrow, by what the directions of the screen mean. */
+const NUDGES: Record<CardProps['moves'], { said: string; by: Record<string, Nudge> }> = {
+  days: {
+    said: 'Drag to another day; Alt ← and Alt → move it by a day',
+    by: {
+      ArrowLeft: { days: -1, columns: 0 },
+      ArrowRight: { days: 1, columns: 0 },
+    },
+  },
+  'days and instructors': {
+    said: 'Drag to somebody else or to another day; Alt and arrows do the same',
+    by: {
+      ArrowUp: { days: -1, columns: 0 },
+      ArrowDown: { days: 1, columns: 0 },
+      ArrowLeft: { days: 0, columns: -1 },
+      ArrowRight: { days: 0, columns: 1 },
+    },
+  },
+};
+
 /** A class in its day: when, where, its ridge, who comes and what is left. */
-export function ClassCard({ lesson, zone, mayChange, small, nudge }: CardProps) {
+export function ClassCard({ lesson, zone, mayChange, small, moves, nudge }: CardProps) {
   const { attributes, listeners, setNodeRef, isDragging } = useDraggable({
     id: lesson.id,
     disabled: !mayChange || lesson.taught,
@@ -48,12 +75,12 @@ export function ClassCard({ lesson, zone, mayChange, small, nudge }: CardProps) 
             {...attributes}
             {...listeners}
             aria-label={`Move ${lesson.title}`}
-            title="Drag to another day; Alt ← and Alt → move it by a day"
+            title={NUDGES[moves].said}
             onKeyDown={(event) => {
-              const days = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
-              if (event.altKey && days !== 0) {
+              const by = event.altKey ? NUDGES[moves].by[event.key] : undefined;
+              if (by) {
                 event.preventDefault();
-                nudge(lesson, days);
+                nudge(lesson, by);
               } else listeners?.onKeyDown?.(event);
             }}
             className="-ml-1.5 grid size-6 shrink-0 touch-none place-items-center text-line-strong hover:text-fern"

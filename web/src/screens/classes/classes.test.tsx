@@ -18,6 +18,8 @@ const lesson = (change: Partial<ReadyClass> = {}): ReadyClass => ({
   calledOff: null,
   isRepeated: true,
   lastOfSeries: null,
+  instructor: { id: 'u1', name: 'Rowan Feld' },
+  school: { id: 'foundations-first', name: 'Foundations first' },
   detailsRevision: 3,
   state: 'ready',
   ready: {
@@ -118,5 +120,49 @@ describe('the week', () => {
     await user.clear(screen.getByLabelText('Name, person or exercise'));
     await user.click(screen.getByRole('button', { name: 'not planned yet' }));
     expect(screen.getAllByRole('article')).toHaveLength(1);
+  });
+});
+
+describe('the week by instructor', () => {
+  const TEAM = {
+    team: [
+      { id: 'u1', name: 'Rowan Feld', role: 'owner' },
+      { id: 'u2', name: 'Tamsin Orrell', role: 'instructor' },
+      { id: 'u3', name: 'Cleo Marr', role: 'reader' },
+    ],
+    invitations: [],
+  };
+  const showColumns = (classes: ReadyClass[]) =>
+    showScreen(<Classes />, {
+      at: '/classes?on=2026-12-02&view=who',
+      answers: {
+        'GET /week': () => ({ json: { classes } }),
+        'GET /team': () => ({ json: TEAM }),
+        'PATCH /classes/c1': () => ({ json: { detailsRevision: 4 } }),
+      },
+    });
+
+  it('has a column for each who teaches, with what the week asks of them', async () => {
+    showColumns([lesson(), lesson({ id: 'c2', title: 'Mat', instructor: null })]);
+    await screen.findByRole('columnheader', { name: 'Rowan Feld 1 class, 45 min' });
+    expect(screen.getAllByRole('columnheader').map(({ textContent }) => textContent)).toEqual([
+      'Day',
+      'Rowan Feld 1 class, 45 min',
+      'Tamsin Orrell no class',
+      'Nobody named 1 class, 45 min',
+    ]);
+  });
+
+  it('gives a class to the next with keys, and moves it by a day', async () => {
+    const { user, sent } = showColumns([lesson()]);
+    await screen.findByRole('columnheader', { name: 'Tamsin Orrell no class' });
+    screen.getByRole('button', { name: 'Move Machines' }).focus();
+    await user.keyboard('{Alt>}{ArrowLeft}{ArrowRight}{/Alt}');
+    await expect.poll(() => sent.length).toBe(1);
+    expect(sent[0]?.body).toEqual({ revision: 3, instructorId: 'u2' });
+    expect(await screen.findByText('Machines is given to Tamsin Orrell')).toBeTruthy();
+    await user.keyboard('{Alt>}{ArrowDown}{/Alt}');
+    await expect.poll(() => sent.length).toBe(2);
+    expect(sent[1]?.body).toEqual({ revision: 3, startsAt: '2026-12-02T17:00:00.000Z' });
   });
 });

@@ -4,21 +4,22 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useSession, useWeek } from '../../data/hooks.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
-import { ToggleChip } from '../../parts/chip.tsx';
-import { inputClass } from '../../parts/field.tsx';
 import { IconButton } from '../../parts/icon-button.tsx';
 import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
-import { dayAfter, dayIn, noonOf, weekOf } from '../../parts/studio-time.ts';
+import { dayAfter, dayIn, noonOf, weekOf } from '@wrenfern/core/week/studio-time';
 import { DaysGrid } from './days-grid.tsx';
+import { FilterBar } from './filter-bar.tsx';
+import { InstructorColumns } from './instructor-columns.tsx';
 import { KeptPlans } from './kept-plans.tsx';
 import { NewClass } from './new-class.tsx';
 import { useClassChanges } from './use-class-changes.ts';
-import { filterClasses, summarise, type Filters } from './week-summary.ts';
+import { filterClasses, type Filters } from './week-summary.ts';
 
-type View = 'week' | 'month' | 'kept';
+type View = 'week' | 'who' | 'month' | 'kept';
 const VIEWS: { value: View; name: string }[] = [
   { value: 'week', name: 'Week' },
+  { value: 'who', name: 'By instructor' },
   { value: 'month', name: 'Month' },
   { value: 'kept', name: 'Kept plans' },
 ];
@@ -65,24 +66,28 @@ export function Component() {
     ? (search.get('on') ?? today)
     : today;
   const asked = search.get('view');
-  const view: View = asked === 'month' || asked === 'kept' ? asked : 'week';
+  const view = VIEWS.find(({ value }) => value === asked)?.value ?? 'week';
   const [filters, setFilters] = useState<Filters>({
     words: '',
     machine: 'all',
     onlyUnplanned: false,
+    school: '',
+    instructor: '',
   });
   const days = daysOf(view, on);
   const week = useWeek(days[0] ?? on, days.at(-1) ?? on);
   const show = (next: { on?: string; view?: View }) =>
     setSearch({ on: next.on ?? on, view: next.view ?? view }, { replace: true });
   const classes = week.data?.classes ?? [];
+  const shown = filterClasses(classes, filters);
+  const page = view === 'month' ? 'month' : 'week';
   return (
     <>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2 pt-7 pb-3">
         <h1 className="text-3xl">{titleOf(view, days, on)}</h1>
         <div className={view === 'kept' ? 'hidden' : 'flex items-center'}>
           <IconButton
-            label={`The ${view} before`}
+            label={`The ${page} before`}
             onClick={() => show({ on: stepped(view, on, -1) })}
           >
             <ChevronLeft size={18} aria-hidden />
@@ -91,7 +96,7 @@ export function Component() {
             today
           </Button>
           <IconButton
-            label={`The ${view} after`}
+            label={`The ${page} after`}
             onClick={() => show({ on: stepped(view, on, 1) })}
           >
             <ChevronRight size={18} aria-hidden />
@@ -105,7 +110,9 @@ export function Component() {
           onChange={(next) => show({ view: next })}
         />
         <div className="ml-auto flex flex-wrap gap-2">
-          {mayChange && view === 'week' ? <CopyWeek from={days[0] ?? on} /> : null}
+          {mayChange && page === 'week' && view !== 'kept' ? (
+            <CopyWeek from={days[0] ?? on} />
+          ) : null}
           {mayChange ? (
             <NewClass
               day={days.includes(today) ? today : (days[0] ?? today)}
@@ -121,7 +128,7 @@ export function Component() {
       <FilterBar
         filters={filters}
         onChange={setFilters}
-        summary={view === 'kept' ? undefined : summarise(classes)}
+        classes={view === 'kept' ? undefined : classes}
       />
       {view === 'kept' ? (
         <KeptPlans zone={zone} mayChange={mayChange} filters={filters} />
@@ -136,66 +143,18 @@ export function Component() {
               <Empty title="No class in these days">Make one, or look at another week.</Empty>
             </div>
           ) : null}
-          <DaysGrid
-            days={days}
-            classes={filterClasses(classes, filters)}
-            zone={zone}
-            today={today}
-            mayChange={mayChange}
-            view={view}
-            month={view === 'month' ? on.slice(0, 7) : undefined}
-          />
+          {view === 'who' ? (
+            <InstructorColumns {...{ days, zone, today, mayChange }} classes={shown} />
+          ) : (
+            <DaysGrid
+              {...{ days, zone, today, mayChange, view }}
+              classes={shown}
+              month={view === 'month' ? on.slice(0, 7) : undefined}
+            />
+          )}
         </>
       )}
     </>
-  );
-}
-
-function FilterBar({
-  filters,
-  onChange,
-  summary,
-}: {
-  filters: Filters;
-  onChange: (filters: Filters) => void;
-  /** What the days come to; without it the bar is that of the kept plans. */
-  summary: readonly string[] | undefined;
-}) {
-  const searched = summary ? 'Name, person or exercise' : 'Search names and tags';
-  const isOn = (machine: 'mat' | 'reformer') => filters.machine === machine;
-  return (
-    <div className="mb-3 flex flex-wrap items-center gap-2">
-      <input
-        type="search"
-        aria-label={searched}
-        placeholder={searched}
-        value={filters.words}
-        onChange={(event) => onChange({ ...filters, words: event.target.value })}
-        className={`${inputClass} max-w-60`}
-      />
-      {(['mat', 'reformer'] as const).map((machine) => (
-        <ToggleChip
-          key={machine}
-          on={isOn(machine)}
-          onChange={(on) => onChange({ ...filters, machine: on ? machine : 'all' })}
-        >
-          {machine}
-        </ToggleChip>
-      ))}
-      {summary ? (
-        <>
-          <ToggleChip
-            on={filters.onlyUnplanned}
-            onChange={(onlyUnplanned) => onChange({ ...filters, onlyUnplanned })}
-          >
-            not planned yet
-          </ToggleChip>
-          <p role="status" className="text-soft">
-            {summary.join(' · ')}
-          </p>
-        </>
-      ) : null}
-    </div>
   );
 }
 

@@ -4,10 +4,10 @@ import { format } from 'date-fns';
 import { Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { ReadyClass } from '../../data/api-types.ts';
-import { dayIn, momentIn, noonOf, timeIn } from '../../parts/studio-time.ts';
-import { ClassCard } from './class-card.tsx';
+import { dayAfter, dayIn, noonOf, timeIn } from '@wrenfern/core/week/studio-time';
+import { ClassCard, type Nudge } from './class-card.tsx';
 import { NewClass } from './new-class.tsx';
-import { useClassChanges } from './use-class-changes.ts';
+import { useMoves } from './use-moves.ts';
 
 interface GridProps {
   days: readonly string[];
@@ -26,25 +26,12 @@ const EVENING = '16:00';
 /** Days as columns, classes in order of time; a class is dragged, or nudged with keys, to another day. */
 export function DaysGrid(props: GridProps) {
   const { days, classes, zone, mayChange, view } = props;
-  const { change } = useClassChanges();
+  const { move } = useMoves(zone);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const byDay = new Map(days.map((day) => [day, [] as ReadyClass[]]));
   for (const each of classes) byDay.get(dayIn(zone, each.startsAt))?.push(each);
-  const moveTo = (lesson: ReadyClass, day: string) => {
-    if (day === dayIn(zone, lesson.startsAt)) return;
-    const startsAt = momentIn(zone, day, timeIn(zone, lesson.startsAt));
-    void change(
-      lesson,
-      { startsAt },
-      `${lesson.title} is moved to ${format(noonOf(day), 'EEEE d MMMM')}`,
-      { startsAt: lesson.startsAt },
-    );
-  };
-  const nudge = (lesson: ReadyClass, by: number) => {
-    const at = noonOf(dayIn(zone, lesson.startsAt));
-    at.setDate(at.getDate() + by);
-    moveTo(lesson, format(at, 'yyyy-MM-dd'));
-  };
+  const nudge = (lesson: ReadyClass, by: Nudge) =>
+    move(lesson, { day: dayAfter(dayIn(zone, lesson.startsAt), by.days) });
   const cards = (of: readonly ReadyClass[]) =>
     of.map((lesson) => (
       <ClassCard
@@ -53,6 +40,7 @@ export function DaysGrid(props: GridProps) {
         zone={zone}
         mayChange={mayChange}
         small={view === 'month'}
+        moves="days"
         nudge={nudge}
       />
     ));
@@ -61,7 +49,7 @@ export function DaysGrid(props: GridProps) {
       sensors={sensors}
       onDragEnd={({ active, over }) => {
         const lesson = classes.find(({ id }) => id === active.id);
-        if (lesson && over) moveTo(lesson, String(over.id));
+        if (lesson && over) move(lesson, { day: String(over.id) });
       }}
     >
       <div className="grid grid-cols-7 gap-x-2 max-lg:grid-cols-1">

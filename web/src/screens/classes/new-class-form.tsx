@@ -18,7 +18,7 @@ import { Field, inputClass, TextField } from '../../parts/field.tsx';
 import { FormError } from '../../parts/form-error.tsx';
 import { schoolChoices, schoolOf } from '../../parts/school-choices.ts';
 import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
-import { dayAfter, dayIn, momentIn, noonOf } from '../../parts/studio-time.ts';
+import { dayAfter, dayIn, momentIn, noonOf } from '@wrenfern/core/week/studio-time';
 
 const MACHINES: { value: Machine; name: string }[] = [
   { value: 'mat', name: 'Mat' },

@@ -6,6 +6,7 @@ import { request, RequestProblem, sentenceOf } from '../../data/request.ts';
 export interface ClassChange {
   startsAt?: string;
   calledOff?: string | null;
+  instructorId?: string | null;
   /** Also the later ones of its series. */
   following?: boolean;
 }

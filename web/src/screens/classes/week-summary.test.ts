@@ -23,6 +23,8 @@ function lesson(
     calledOff: null,
     isRepeated: false,
     lastOfSeries: null,
+    instructor: { id: 'u1', name: 'Rowan Feld' },
+    school: { id: 'classic', name: 'Classic' },
     detailsRevision: 1,
     state: 'ready',
     ready: {
@@ -67,10 +69,21 @@ describe('a class in a week', () => {
 });
 
 describe('looking for classes', () => {
-  const all = { words: '', machine: 'all', onlyUnplanned: false } as const;
+  const all = {
+    words: '',
+    machine: 'all',
+    onlyUnplanned: false,
+    school: '',
+    instructor: '',
+  } as const;
   const week = [
-    lesson({ id: 'a', machine: 'reformer', title: 'Machines' }),
-    lesson({ id: 'b', items: 0 }),
+    lesson({
+      id: 'a',
+      machine: 'reformer',
+      title: 'Machines',
+      instructor: { id: 'u2', name: 'Tamsin Orrell' },
+    }),
+    lesson({ id: 'b', items: 0, school: null, instructor: null }),
     lesson({ id: 'c', coming: ['Wim Dask'], exercises: ['Side bend'] }),
   ];
   it.each([
@@ -81,6 +94,9 @@ describe('looking for classes', () => {
     [{ ...all, words: 'MACH' }, 'a'],
     [{ ...all, words: 'side b' }, 'c'],
     [{ ...all, words: 'nobody' }, ''],
+    [{ ...all, school: 'classic' }, 'ac'],
+    [{ ...all, instructor: 'u2' }, 'a'],
+    [{ ...all, instructor: 'u1', school: 'classic' }, 'c'],
   ] as const)('by %o finds %s', (filters, found) => {
     expect(
       filterClasses(week, filters)

@@ -1,6 +1,6 @@
 import { DIRECTIONS } from '@wrenfern/core/movement/directions';
 import { DIRECTION_WORDS } from '@wrenfern/core/movement/words';
-import type { ReadyClass } from '../../data/api-types.ts';
+import type { Named, ReadyClass } from '../../data/api-types.ts';
 
 /** Whether nothing has been planned yet. */
 export const isEmpty = ({ ready }: ReadyClass) => ready?.items === 0;
@@ -38,15 +38,28 @@ export interface Filters {
   words: string;
   machine: 'all' | 'mat' | 'reformer';
   onlyUnplanned: boolean;
+  /** Id of a school, or of whoever teaches; empty for all. */
+  school: string;
+  instructor: string;
 }
 
-/** Classes by name, who comes, exercise, machine, and whether they are planned. */
+/** The schools or instructors that these classes have, each once, by name. */
+export function namedIn(classes: readonly ReadyClass[], field: 'school' | 'instructor'): Named[] {
+  const named = new Map(
+    classes.flatMap((each) => (each[field] ? [[each[field].id, each[field]]] : [])),
+  );
+  return [...named.values()].sort((a, b) => a.name.localeCompare(b.name));
+}
+
+/** Classes by name, who comes, exercise, machine, school, whoever teaches, and whether they are planned. */
 export function filterClasses(classes: readonly ReadyClass[], filters: Filters): ReadyClass[] {
   const words = filters.words.trim().toLowerCase();
   return classes.filter(
     (each) =>
       (filters.machine === 'all' || each.machine === filters.machine) &&
       (!filters.onlyUnplanned || isEmpty(each)) &&
+      (filters.school === '' || each.school?.id === filters.school) &&
+      (filters.instructor === '' || each.instructor?.id === filters.instructor) &&
       (words === '' ||
         [each.title, ...each.coming, ...(each.ready?.exercises ?? [])].some((text) =>
           text.toLowerCase().includes(words),

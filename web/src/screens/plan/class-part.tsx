@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
 import { z } from 'zod';
+import { dayIn, momentIn, timeIn } from '@wrenfern/core/week/studio-time';
 import { useLesson } from '../../app/class-shell.tsx';
 import type { WholeClass } from '../../data/api-types.ts';
 import { useSession, useTeam } from '../../data/hooks.ts';
@@ -20,6 +21,7 @@ export function ClassPart() {
   return (
     <section aria-label="When and by whom" className="flex flex-col gap-3">
       <When />
+      <Instructor />
       <HandOver />
       <div className="flex flex-wrap gap-2">
         <PlanHistory />
@@ -29,30 +31,31 @@ export function ClassPart() {
   );
 }
 
-/** An ISO time as the device's own clock writes it in a field. */
-function localOf(iso: string): string {
-  const date = new Date(iso);
-  return new Date(date.getTime() - date.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
-}
+const DetailsNow = z.object({
+  revision: z.number().int(),
+  startsAt: z.string(),
+  instructorId: z.string().nullable(),
+});
+type Details = Pick<WholeClass, 'startsAt' | 'instructorId'>;
 
-const DetailsNow = z.object({ revision: z.number().int(), startsAt: z.string() });
-
-function When() {
+/** Saves when a class is and whose it is; what a colleague changed meanwhile stays. */
+function useSaveDetails() {
   const { lesson } = useLesson();
   const { mutate } = useSWRConfig();
-  const save = async (local: string) => {
-    if (!local || local === localOf(lesson.startsAt)) return;
+  const { startsAt, instructorId } = lesson;
+  return async (change: Partial<Details>) => {
+    const base: Details = { startsAt, instructorId };
     try {
-      const saved = await saveMerged<{ startsAt: string }, WholeClass>({
-        what: 'Day and time of this class',
+      const saved = await saveMerged<Details, WholeClass>({
+        what: 'When this class is and who teaches it',
         revision: lesson.detailsRevision,
-        base: { startsAt: lesson.startsAt },
-        mine: { startsAt: new Date(local).toISOString() },
+        base,
+        mine: { ...base, ...change },
         send: (revision, value) =>
           request<WholeClass>('PATCH', `/classes/${lesson.id}`, { revision, ...value }),
         theirsOf: (current) => {
-          const { revision, startsAt } = readAnswer(DetailsNow, current);
-          return { revision, value: { startsAt } };
+          const { revision, ...value } = readAnswer(DetailsNow, current);
+          return { revision, value };
         },
       });
       await mutate(`/classes/${lesson.id}`, saved, { revalidate: false });
@@ -60,19 +63,49 @@ function When() {
       toast.error(sentenceOf(error));
     }
   };
+}
+
+/** By the studio's clock, wherever the device is. */
+function When() {
+  const { lesson } = useLesson();
+  const zone = useSession().data?.studio.timeZone ?? 'UTC';
+  const save = useSaveDetails();
+  const now = `${dayIn(zone, lesson.startsAt)}T${timeIn(zone, lesson.startsAt)}`;
   return (
     <Field label="Day and time">
       {(named) => (
         <input
           {...named}
-          key={lesson.startsAt}
+          key={now}
           type="datetime-local"
-          defaultValue={localOf(lesson.startsAt)}
+          defaultValue={now}
           className={inputClass}
-          onBlur={(event) => void save(event.target.value)}
+          onBlur={({ target: { value } }) => {
+            const [day, time] = value.split('T');
+            if (day && time && value !== now) void save({ startsAt: momentIn(zone, day, time) });
+          }}
         />
       )}
     </Field>
+  );
+}
+
+function Instructor() {
+  const { lesson } = useLesson();
+  const team = useTeam().data?.team ?? [];
+  const save = useSaveDetails();
+  const teachers = team.filter(({ role }) => role === 'owner' || role === 'instructor');
+  if (teachers.length < 2) return null;
+  return (
+    <Select
+      label="Taught by"
+      value={lesson.instructorId ?? NOBODY}
+      choices={[
+        { value: NOBODY, name: 'nobody named' },
+        ...teachers.map(({ id, name }) => ({ value: id, name })),
+      ]}
+      onChange={(id) => void save({ instructorId: id === NOBODY ? null : id })}
+    />
   );
 }
 

@@ -1,5 +1,5 @@
 import { TZDate } from '@date-fns/tz';
-import { addDays, format, startOfISOWeek } from 'date-fns';
+import { addDays, differenceInCalendarDays, format, startOfISOWeek } from 'date-fns';
 
 /** A day (year-month-day) and a time of day where the studio is, as an ISO moment. */
 export function momentIn(zone: string, day: string, time: string): string {
@@ -21,6 +21,21 @@ export function timeIn(zone: string, moment: string | Date): string {
 /** Days after (or before) a day, both year-month-day; a day has no zone. */
 export function dayAfter(day: string, days: number): string {
   return format(addDays(noonOf(day), days), 'yyyy-MM-dd');
+}
+
+/** How many days the second day is after the first; below zero when it is before. */
+export function daysBetween(first: string, second: string): number {
+  return differenceInCalendarDays(noonOf(second), noonOf(first));
+}
+
+/** Whether the computer knows a time zone of this name. */
+export function isTimeZone(zone: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone });
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 /** The Monday of a day's week. */
