@@ -16,6 +16,7 @@ import { ApiError } from './api/errors.ts';
 import { exercisesRouter } from './api/exercises.ts';
 import { handleErrors, notFound } from './api/handle-errors.ts';
 import { limitWrites } from './api/limit-writes.ts';
+import { feedsRouter } from './api/feeds.ts';
 import { groupsRouter } from './api/groups.ts';
 import { keptPlansRouter } from './api/kept-plans.ts';
 import { peopleRouter } from './api/people.ts';
@@ -90,6 +91,7 @@ export function createApp(parts: AppParts): Express {
     classPeopleRouter(),
     classLogRouter(parts.follower),
     exercisesRouter(),
+    feedsRouter(),
     groupsRouter(),
     keptPlansRouter(),
     peopleRouter(),
@@ -147,6 +149,9 @@ const CONTENT_POLICY = {
   upgradeInsecureRequests: null,
 };
 
+/** Whoever has the address of a feed reads it. */
+const SECRET_ADDRESS = /^(\/api\/feeds\/)[^/]+(?=\/)/;
+
 function requestIds(log: Logger): express.RequestHandler {
   return (request, response, next) => {
     const requestId = randomUUID();
@@ -157,7 +162,9 @@ function requestIds(log: Logger): express.RequestHandler {
     response.on('finish', () => {
       const tookMs = Number(process.hrtime.bigint() - startedAt) / 1e6;
       const { method, originalUrl } = request;
-      log.info({ requestId, method, path: originalUrl, status: response.statusCode, tookMs });
+      // The address of a calendar is a secret: it does not go into the log.
+      const path = originalUrl.replace(SECRET_ADDRESS, '$1');
+      log.info({ requestId, method, path, status: response.statusCode, tookMs });
     });
     next();
   };

@@ -138,6 +138,8 @@ export const BODIES = {
     note: z.string().max(4000),
   }),
 
+  'POST /feeds': z.strictObject({ onlyOwn: z.boolean() }),
+
   'POST /groups': z.strictObject(GroupFields),
   'PUT /groups/:id': z.strictObject({ ...GroupFields, revision: revisionRead }),
   'POST /kept-plans': z.strictObject({ ...KeptFields, plan: Plan }),

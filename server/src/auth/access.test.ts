@@ -49,6 +49,10 @@ const ROUTES: [route: string, who: string, stranger: number][] = [
   ['POST /kept-plans', 'oi', 422],
   ['PUT /kept-plans/:id', 'oi', 404],
   ['DELETE /kept-plans/:id', 'oi', 404],
+  ['GET /classes.ics', 'oicr', 200],
+  ['GET /feeds', 'oicr', 200],
+  ['POST /feeds', 'oicr', 422],
+  ['DELETE /feeds/:id', 'oicr', 404],
   ['GET /exercises', 'oicr', 200],
   ['PUT /exercises/:slug', 'oi', 422],
   ['DELETE /exercises/:slug', 'oi', 404],
@@ -84,6 +88,7 @@ const ROUTES: [route: string, who: string, stranger: number][] = [
 ];
 
 const OPEN = [
+  'GET /feeds/:token/classes.ics',
   'GET /session',
   'POST /session',
   'DELETE /session',

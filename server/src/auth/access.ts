@@ -62,6 +62,12 @@ export const ACCESS = {
   'PUT /kept-plans/:id': STAFF,
   'DELETE /kept-plans/:id': STAFF,
 
+  'GET /classes.ics': ALL,
+  'GET /feeds': ALL,
+  'POST /feeds': ALL,
+  'DELETE /feeds/:id': ALL,
+  'GET /feeds/:token/classes.ics': 'anyone',
+
   'GET /exercises': ALL,
   'PUT /exercises/:slug': STAFF,
   'DELETE /exercises/:slug': STAFF,

@@ -2,6 +2,7 @@ import type { Sequelize } from 'sequelize';
 import { bindClasses } from './models/classes.ts';
 import { bindDoor } from './models/door.ts';
 import { bindExercises } from './models/exercises.ts';
+import { bindFeeds } from './models/feeds.ts';
 import { bindPeople } from './models/people.ts';
 import { useKey } from '../keeping/records.ts';
 import { bindTrail } from './models/trail.ts';
@@ -12,6 +13,7 @@ export { UnreadableColumn } from './models/columns.ts';
 export { Booking, ClassEvent, ClassNote, ClassRow, PlanRevision } from './models/classes.ts';
 export { Fact, Link, SessionRow, Tries, type LinkKind } from './models/door.ts';
 export { ExerciseVersion } from './models/exercises.ts';
+export { Feed } from './models/feeds.ts';
 export { PersonRow } from './models/people.ts';
 export { GroupPerson, KeptPlan, StandingGroup } from './models/standing.ts';
 export { Trail } from './models/trail.ts';
@@ -31,6 +33,7 @@ export function bindModels(sequelize: Sequelize, key: Buffer): void {
   bindClasses(sequelize);
   bindExercises(sequelize);
   bindStanding(sequelize);
+  bindFeeds(sequelize);
 }
 
 /** The database that the models are bound to; a caller's mistake before they are. */

@@ -234,6 +234,15 @@ export interface Invitation extends Omit<TeamMember, 'hasSecondFactor'> {
   expires: string;
 }
 
+/** A private address of one's own at which a calendar reads classes. */
+export interface FeedRow {
+  id: string;
+  onlyOwn: boolean;
+  madeAt: string;
+  /** When a calendar last came. */
+  readAt: string | null;
+}
+
 /** People who usually come together. */
 export interface StandingGroup {
   id: string;

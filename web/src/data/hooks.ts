@@ -9,6 +9,7 @@ import type {
   Door,
   EventsRead,
   ExerciseHistory,
+  FeedRow,
   Invitation,
   KeptPlanRow,
   OwnExercise,
@@ -190,6 +191,10 @@ export function useStudio(): SWRResponse<StudioSettings, Error> {
 interface Team {
   team: TeamMember[];
   invitations: Invitation[];
+}
+
+export function useFeeds(): SWRResponse<{ feeds: FeedRow[] }, Error> {
+  return useSWR<{ feeds: FeedRow[] }, Error>('/feeds', read);
 }
 
 /** Not asked for those who may not see it. */

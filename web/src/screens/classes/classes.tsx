@@ -8,6 +8,7 @@ import { IconButton } from '../../parts/icon-button.tsx';
 import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
 import { dayAfter, dayIn, noonOf, weekOf } from '@wrenfern/core/week/studio-time';
+import { CalendarFeeds } from './calendar-feeds.tsx';
 import { DaysGrid } from './days-grid.tsx';
 import { FilterBar } from './filter-bar.tsx';
 import { InstructorColumns } from './instructor-columns.tsx';
@@ -110,6 +111,7 @@ export function Component() {
           onChange={(next) => show({ view: next })}
         />
         <div className="ml-auto flex flex-wrap gap-2">
+          {view === 'kept' ? null : <CalendarFeeds />}
           {mayChange && page === 'week' && view !== 'kept' ? (
             <CopyWeek from={days[0] ?? on} />
           ) : null}

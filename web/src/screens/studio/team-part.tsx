@@ -9,7 +9,7 @@ import { Button } from '../../parts/button.tsx';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 import { Failed } from '../../parts/states.tsx';
-import { OneTimeLink } from './one-time-link.tsx';
+import { AddressToCopy } from '../../parts/address-to-copy.tsx';
 import { ROLE_WORDS } from './role-words.ts';
 
 /** Who teaches here, who is invited, and what each may do. */
@@ -135,10 +135,10 @@ function InviteSheet({ reload }: { reload: () => void }) {
       onOpenChange={onOpenChange}
     >
       {path ? (
-        <OneTimeLink path={path}>
+        <AddressToCopy label="One-time link" path={path}>
           Give this link to {form.getValues('name')}. It opens once, within seven days, and lets
           them choose a password of their own. It is not shown again.
-        </OneTimeLink>
+        </AddressToCopy>
       ) : (
         <form onSubmit={(event) => void invite(event)} className="flex flex-col gap-3" noValidate>
           <TextField
@@ -217,10 +217,10 @@ function MemberSheet({ member, reload }: { member: TeamMember; reload: () => voi
       </form>
       <div className="mt-5 flex flex-col gap-3 border-t border-line pt-4">
         {path ? (
-          <OneTimeLink path={path}>
+          <AddressToCopy label="One-time link" path={path}>
             Give this link to {member.name}. It opens once, within a day; the old password ends when
             it is used.
-          </OneTimeLink>
+          </AddressToCopy>
         ) : (
           <Button className="self-start" onClick={() => void act(reset, false)}>
             A link to another password

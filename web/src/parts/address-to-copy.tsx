@@ -1,11 +1,19 @@
 import { Copy } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { Button } from '../../parts/button.tsx';
-import { copyText } from '../../parts/copy-text.ts';
-import { inputClass } from '../../parts/field.tsx';
+import { Button } from './button.tsx';
+import { copyText } from './copy-text.ts';
+import { inputClass } from './field.tsx';
 
-/** A link that is shown once, to be handed on. */
-export function OneTimeLink({ path, children }: { path: string; children: ReactNode }) {
+/** An address of this server that is shown once, to be handed on. */
+export function AddressToCopy({
+  label,
+  path,
+  children,
+}: {
+  label: string;
+  path: string;
+  children: ReactNode;
+}) {
   const address = `${location.origin}${path}`;
   return (
     <div className="flex flex-col gap-3">
@@ -13,7 +21,7 @@ export function OneTimeLink({ path, children }: { path: string; children: ReactN
       <div className="flex gap-2">
         <input
           readOnly
-          aria-label="One-time link"
+          aria-label={label}
           value={address}
           onFocus={(event) => event.target.select()}
           className={inputClass}
