@@ -51,7 +51,7 @@ export interface AppParts extends AppSettings {
 /** Plans and exercises may be this large; everything else is far smaller. */
 const DOCUMENT_BYTES = '1mb';
 const USUAL_BYTES = '256kb';
-const DOCUMENTS = /^\/(classes\/[^/]+\/plan|exercises\/[^/]+|kept-plans|studio)$/;
+const DOCUMENTS = /^\/(classes\/[^/]+\/plan|exercises\/[^/]+|kept-plans|people\/import|studio)$/;
 
 /** The whole server without a port: it can be called by tests as it is. */
 export function createApp(parts: AppParts): Express {

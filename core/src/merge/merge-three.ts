@@ -70,7 +70,7 @@ function isRecord(value: Data): value is Fields {
 }
 
 /** By content; fields that are undefined are as good as not there, as in JSON. */
-function isSame(one: Data, other: Data): boolean {
+export function isSame(one: Data, other: Data): boolean {
   if (Object.is(one, other)) return true;
   if (Array.isArray(one) && Array.isArray(other)) {
     return one.length === other.length && one.every((each, index) => isSame(each, other[index]));

@@ -48,6 +48,9 @@ export const FOUNDATION_WORDS: Record<Foundation, string> = {
   release: 'letting go',
 };
 
+/** How well a foundation is held, by its depth. */
+export const DEPTH_WORDS: readonly string[] = ['not met', 'met', 'practised', 'kept under load'];
+
 export const BODY_PART_WORDS: Record<BodyPart, string> = {
   'trunk-front': 'front of the trunk',
   'trunk-back': 'back',

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { checkPerson, Person } from '@wrenfern/core/people/person';
 import { closedRouter } from '../auth/closed-router.ts';
-import { PersonRow } from '../db/models.ts';
+import { databaseOfModels, PersonRow } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { sealRecord } from '../keeping/records.ts';
 import { noteAccess } from '../keeping/trail.ts';
@@ -35,6 +35,26 @@ export function peopleRouter() {
     response.status(201).json(told(row));
   });
 
+  /** Of several colleagues who change the same record meanwhile, nobody is overwritten: then nothing is taken. */
+  on('POST /people/import', async (request, response, member) => {
+    const { people } = readBody('POST /people/import', request);
+    people.forEach(({ person }, index) => needSense(person, ['people', index, 'person']));
+    const added = people.filter(({ id }) => id === null).length;
+    await needRoom(member, 'people', added);
+    const rows = rowsOf(PersonRow, member.studioId);
+    await databaseOfModels().transaction(async (transaction) => {
+      for (const { id, revision, person } of people) {
+        const values = rowOf(member.studioId, id ?? randomUUID(), person);
+        if (id === null) await rows.create(values, transaction);
+        else if (!(await rows.revise({ id }, revision, values, { transaction }))) {
+          throw new ApiError('stale', [], { name: person.name });
+        }
+      }
+    });
+    await noteAccess(member, 'changed', 'people');
+    response.status(201).json({ added, changed: people.length - added });
+  });
+
   on('GET /people/:id', async (request, response, member) => {
     const row = await rowsOf(PersonRow, member.studioId).one({ id: readId(request) });
     await noteAccess(member, 'read', 'person', row.id);
@@ -66,8 +86,11 @@ export function peopleRouter() {
   return router;
 }
 
-function needSense(person: Omit<Person, 'id'>): void {
-  const problems = checkPerson(person);
+function needSense(person: Omit<Person, 'id'>, within: (string | number)[] = []): void {
+  const problems = checkPerson(person).map(({ path, message }) => ({
+    path: [...within, ...path],
+    message,
+  }));
   if (problems.length > 0) throw new ApiError('invalid', problems);
 }
 

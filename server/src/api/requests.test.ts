@@ -10,6 +10,7 @@ const BARE = [
   'DELETE /account/sessions/:id',
   'DELETE /classes/:id',
   'DELETE /exercises/:slug',
+  'DELETE /feeds/:id',
   'DELETE /groups/:id',
   'DELETE /kept-plans/:id',
   'DELETE /people/:id',

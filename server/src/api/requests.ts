@@ -152,6 +152,19 @@ export const BODIES = {
   }),
 
   'POST /people': PersonBody,
+  /** New people, and changes of known ones from the revision that was seen; all are taken or none. */
+  'POST /people/import': z.strictObject({
+    people: z
+      .array(
+        z.strictObject({
+          id: z.uuid().nullable(),
+          revision: revisionRead.default(0),
+          person: PersonBody,
+        }),
+      )
+      .min(1)
+      .max(300),
+  }),
   'PUT /people/:id': PersonBody.extend({ revision: revisionRead }),
 
   'PATCH /studio': z

@@ -60,6 +60,7 @@ const ROUTES: [route: string, who: string, stranger: number][] = [
   ['GET /exercises/:slug/history', 'oir', 200],
   ['GET /people', 'oi', 200],
   ['POST /people', 'oi', 422],
+  ['POST /people/import', 'oi', 422],
   ['GET /people/:id', 'oi', 404],
   ['PUT /people/:id', 'oi', 404],
   ['GET /people/:id/export', 'o', 404],

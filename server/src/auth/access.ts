@@ -76,6 +76,7 @@ export const ACCESS = {
 
   'GET /people': STAFF,
   'POST /people': STAFF,
+  'POST /people/import': STAFF,
   'GET /people/:id': STAFF,
   'PUT /people/:id': STAFF,
   'DELETE /people/:id': STAFF,

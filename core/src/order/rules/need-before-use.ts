@@ -1,6 +1,6 @@
 import type { Exercise } from '../../movement/exercise.ts';
 import type { Foundation } from '../../movement/vocabulary.ts';
-import { FOUNDATION_WORDS, someWords } from '../../movement/words.ts';
+import { DEPTH_WORDS, FOUNDATION_WORDS, someWords } from '../../movement/words.ts';
 import { plainLengthS } from '../../plan/timing/plain-length.ts';
 import { showClock } from '../../plan/show-time.ts';
 import { addBeforeIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
@@ -9,8 +9,6 @@ import { unusedOf } from '../running-order.ts';
 
 /** A lesson that is slipped in takes no longer than this. */
 const SHORT_S = 120;
-
-const DEPTH_WORDS = ['', 'met', 'practised', 'kept under load'] as const;
 
 /** What a class must have taught for a need: one step less deep, but at least once. */
 export function taughtDepthFor(needed: number): number {

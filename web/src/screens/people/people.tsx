@@ -11,6 +11,7 @@ import { inputClass } from '../../parts/field.tsx';
 import { Frond } from '../../parts/frond.tsx';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
 import { Groups } from './groups.tsx';
+import { PeopleTable } from './people-table.tsx';
 
 const ROW_PX = 58;
 
@@ -38,7 +39,8 @@ export function Component() {
             {all.length} {all.length === 1 ? 'record' : 'records'}, seen by this studio only
           </p>
         </div>
-        <div className="flex gap-2">
+        <div className="flex flex-wrap gap-2">
+          <PeopleTable people={all} />
           {all.length > 0 ? <Groups people={all} /> : null}
           <Link to="/people/new" className={buttonClass('main', 'min-h-10')}>
             <UserPlus size={18} aria-hidden /> New person

@@ -1,5 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { STRENGTHS } from '@wrenfern/core/movement/gear';
+import { readMachines, withFacts, writeMachines } from '@wrenfern/core/formats/csv/machines-csv';
 import { GEAR_PART_WORDS } from '@wrenfern/core/room/gear-words';
 import type { Machines, SpringKind } from '@wrenfern/core/room/machines';
 import type { StudioSettings } from '../../data/api-types.ts';
@@ -7,6 +8,7 @@ import { Button } from '../../parts/button.tsx';
 import { Field, inputClass } from '../../parts/field.tsx';
 import { IconButton } from '../../parts/icon-button.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
+import { TableExchange } from '../../parts/table-exchange.tsx';
 import { useStudioChange } from './studio-change.ts';
 
 const MOST_KINDS = 8;
@@ -24,7 +26,19 @@ export function MachinesPart({ studio, isOwner }: { studio: StudioSettings; isOw
   const set = (part: Partial<Machines>) => void change({ machines: { ...machines, ...part } });
   return (
     <section aria-label="Machines">
-      <h2 className="text-xl">Machines</h2>
+      <div className="flex items-start justify-between gap-3">
+        <h2 className="text-xl">Machines</h2>
+        {isOwner ? (
+          <TableExchange
+            what="Machines"
+            fileName="machines"
+            hint="Columns “what”, “which”, “name” and “count”; a saved file shows each kind of row. What it says of springs or extras takes the place of all that are there; everything else that it leaves out stays."
+            write={() => writeMachines(machines)}
+            read={readMachines}
+            take={(facts) => change({ machines: withFacts(machines, facts) })}
+          />
+        ) : null}
+      </div>
       <p className="mb-3 text-soft">
         How many there are, and what you call their parts. Until you say, plans use plain words.
         Makers’ instructions come first.

@@ -4,7 +4,9 @@ import type { StudioSettings } from '../../data/api-types.ts';
 import { useNearlyFull, useSession, useStudio } from '../../data/hooks.ts';
 import { Select } from '../../parts/select.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
+import { TableExchange } from '../../parts/table-exchange.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
+import { readCupboard, writeCupboard } from '@wrenfern/core/formats/csv/cupboard-csv';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { MachinesPart } from './machines-part.tsx';
 import { SchoolsPart } from './schools-part.tsx';
@@ -43,7 +45,26 @@ function CupboardPart({ studio, isOwner }: { studio: StudioSettings; isOwner: bo
   const change = useStudioChange();
   return (
     <section aria-label="Cupboard">
-      <h2 className="text-xl">Cupboard</h2>
+      <div className="flex items-start justify-between gap-3">
+        <h2 className="text-xl">Cupboard</h2>
+        {isOwner ? (
+          <TableExchange
+            what="Cupboard"
+            fileName="cupboard"
+            hint="Columns “prop” and “count”. Props that the file leaves out stay as they are."
+            write={() => writeCupboard(studio.cupboard)}
+            read={(text) => readCupboard(text, studio.cupboard)}
+            take={(rows) =>
+              change({
+                cupboard: {
+                  ...studio.cupboard,
+                  ...Object.fromEntries(rows.map(({ prop, count }) => [prop, count])),
+                },
+              })
+            }
+          />
+        ) : null}
+      </div>
       <p className="mb-3 text-soft">How many there are; plans are checked against it.</p>
       <fieldset disabled={!isOwner} className="grid grid-cols-2 gap-2 sm:grid-cols-3">
         {PROPS.map((prop) => (

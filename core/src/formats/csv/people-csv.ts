@@ -1,0 +1,237 @@
+import { isSame } from '../../merge/merge-three.ts';
+import { FOUNDATIONS, type Foundation } from '../../movement/vocabulary.ts';
+import { DEPTH_WORDS, FOUNDATION_WORDS } from '../../movement/words.ts';
+import { CAUTIONS, cautionOf } from '../../people/cautions.ts';
+import { CautionEntry, checkPerson, Person } from '../../people/person.ts';
+import {
+  previewTable,
+  refused,
+  unchanged,
+  type CellFault,
+  type Cells,
+  type Preview,
+} from './preview.ts';
+import { joinCell, splitCell, writeTable } from './table.ts';
+
+const COLUMNS = [
+  'name',
+  'level',
+  'springs',
+  'foundations',
+  'cautions',
+  'usual options',
+  'consent',
+  'note',
+] as const;
+type Column = (typeof COLUMNS)[number];
+
+/** Which field of a record a column holds. */
+const FIELDS = {
+  name: 'name',
+  level: 'level',
+  springs: 'springs',
+  foundations: 'holds',
+  cautions: 'cautions',
+  'usual options': 'usualOptions',
+  consent: 'consentOn',
+  note: 'note',
+} as const satisfies Record<Column, keyof Person>;
+
+const MOST_ROWS = 300;
+
+type PersonFields = Omit<Person, 'id'>;
+
+/** A person to take from a file: somebody new, or a change of somebody who is here. */
+export interface PersonToTake {
+  /** Of the record that is changed; null for somebody new. */
+  id: string | null;
+  person: PersonFields;
+}
+
+/** Records, a row for each; nothing of them is left out but their ids. */
+export function writePeople(people: readonly Person[]): string {
+  return writeTable(
+    COLUMNS,
+    people.map((person) => [
+      person.name,
+      String(person.level),
+      person.springs ?? '',
+      joinCell(foundationsOf(person), ';'),
+      joinCell(person.cautions.map(writeCaution), ';'),
+      joinCell(
+        Object.entries(person.usualOptions).map(([slug, option]) => `${slug} ${option}`),
+        ';',
+      ),
+      person.consentOn ?? '',
+      person.note,
+    ]),
+  );
+}
+
+function foundationsOf({ holds }: Person): string[] {
+  return FOUNDATIONS.flatMap((foundation) => {
+    const depth = holds[foundation];
+    return depth === undefined
+      ? []
+      : [`${FOUNDATION_WORDS[foundation]}: ${DEPTH_WORDS[depth] ?? ''}`];
+  });
+}
+
+function writeCaution({ caution, since, until, clearedBy, note }: CautionEntry): string {
+  return joinCell(
+    [
+      cautionOf(caution).name,
+      since ? `since ${since}` : '',
+      until ? `until ${until}` : '',
+      clearedBy ? `cleared by ${clearedBy}` : '',
+      note ? `note ${note}` : '',
+    ].filter(Boolean),
+    '|',
+  );
+}
+
+/** Rows to take. Whoever has the name of a record changes it; columns that the file lacks stay as they are. */
+export function readPeople(text: string, here: readonly Person[]): Preview<PersonToTake> {
+  const seen = new Set<string>();
+  return previewTable(text, {
+    known: COLUMNS,
+    needed: ['name'],
+    mostRows: MOST_ROWS,
+    readRow: (cells) => {
+      const name = (cells.name ?? '').trim().toLowerCase();
+      const named = here.filter((person) => person.name.toLowerCase() === name);
+      const faults: CellFault[] = [];
+      if (name && seen.has(name)) faults.push({ column: 'name', message: 'stands there twice' });
+      if (named.length > 1) {
+        const message = `${named.length} people here have this name: change them one by one`;
+        faults.push({ column: 'name', message });
+      }
+      seen.add(name);
+      const [known] = named;
+      const person = personFrom(cells, known, faults);
+      if (!person || faults.length > 0) return refused(faults);
+      if (!known) return { faults, said: 'new', value: { id: null, person } };
+      const other = COLUMNS.filter(
+        (column) => !isSame(known[FIELDS[column]], person[FIELDS[column]]),
+      );
+      if (other.length === 0) return unchanged();
+      return { faults, said: `other ${other.join(', ')}`, value: { id: known.id, person } };
+    },
+  });
+}
+
+function personFrom(
+  cells: Cells<Column>,
+  known: Person | undefined,
+  faults: CellFault[],
+): PersonFields | undefined {
+  const { id: _, ...before } = known ?? { id: '', name: '' };
+  const said = {
+    name: cells.name,
+    ...(cells.level?.trim() ? { level: Number(cells.level) } : {}),
+    ...(cells.springs === undefined
+      ? {}
+      : { springs: cells.springs.trim().toLowerCase() || undefined }),
+    ...(cells.foundations === undefined
+      ? {}
+      : { holds: readFoundations(cells.foundations, faults) }),
+    ...(cells.cautions === undefined ? {} : { cautions: readCautions(cells.cautions, faults) }),
+    ...(cells['usual options'] === undefined
+      ? {}
+      : { usualOptions: readUsual(cells['usual options'], faults) }),
+    ...(cells.consent === undefined ? {} : { consentOn: cells.consent.trim() || undefined }),
+    ...(cells.note === undefined ? {} : { note: cells.note }),
+  };
+  const read = Person.omit({ id: true }).safeParse({ ...before, ...said });
+  if (!read.success) {
+    for (const { path, message } of read.error.issues) {
+      faults.push({
+        column: columnOf(path[0]),
+        message: path[0] === 'level' ? LEVELS_SAID : message,
+      });
+    }
+    return undefined;
+  }
+  for (const { path, message } of checkPerson(read.data)) {
+    faults.push({ column: columnOf(path[0]), message });
+  }
+  return read.data;
+}
+
+const LEVELS_SAID = 'give 1, 2, 3 or 4';
+
+function columnOf(field: PropertyKey | undefined): Column {
+  return COLUMNS.find((column) => FIELDS[column] === field) ?? 'name';
+}
+
+/** "breath: met" and "breath 1" alike. */
+const FOUNDATION_AND_DEPTH = new RegExp(
+  `^(.+?)(?:\\s*:\\s*|\\s+)(${DEPTH_WORDS.join('|')}|[0-3])$`,
+  'i',
+);
+
+function readFoundations(cell: string, faults: CellFault[]): Person['holds'] {
+  const holds: Person['holds'] = {};
+  for (const entry of splitCell(cell, ';')) {
+    const [, name = '', depth = ''] = FOUNDATION_AND_DEPTH.exec(entry) ?? [];
+    const foundation = foundationNamed(name);
+    const at = depthNamed(depth);
+    if (!foundation || at < 0) {
+      faults.push({ column: 'foundations', message: `“${entry}” is no foundation with a depth` });
+    } else holds[foundation] = at;
+  }
+  return holds;
+}
+
+function foundationNamed(name: string): Foundation | undefined {
+  const wanted = name.toLowerCase();
+  return FOUNDATIONS.find((each) => each === wanted || FOUNDATION_WORDS[each] === wanted);
+}
+
+function depthNamed(depth: string): number {
+  return /^[0-3]$/.test(depth) ? Number(depth) : DEPTH_WORDS.indexOf(depth.toLowerCase());
+}
+
+function readCautions(cell: string, faults: CellFault[]): CautionEntry[] {
+  return splitCell(cell, ';').flatMap((entry) => {
+    const [name = '', ...about] = splitCell(entry, '|');
+    const caution = CAUTIONS.find(
+      (each) => each.id === name || each.name.toLowerCase() === name.toLowerCase(),
+    );
+    if (!caution) {
+      faults.push({ column: 'cautions', message: `“${name}” is no caution here` });
+      return [];
+    }
+    const found: Record<string, string> = {};
+    for (const part of about) {
+      const [, word = '', rest = ''] = /^(since|until|cleared by|note)\s+(.*)$/is.exec(part) ?? [];
+      if (word) found[word.toLowerCase()] = rest;
+      else {
+        const message = `“${part}”: write since, until, cleared by or note before it`;
+        faults.push({ column: 'cautions', message });
+      }
+    }
+    const read = CautionEntry.safeParse({
+      caution: caution.id,
+      since: found.since,
+      until: found.until,
+      clearedBy: found['cleared by'],
+      note: found.note,
+    });
+    if (read.success) return [read.data];
+    for (const { message } of read.error.issues) {
+      faults.push({ column: 'cautions', message: `${caution.name}: ${message}` });
+    }
+    return [];
+  });
+}
+
+function readUsual(cell: string, faults: CellFault[]): Person['usualOptions'] {
+  const usual: Person['usualOptions'] = {};
+  for (const entry of splitCell(cell, ';')) {
+    const [, slug = '', option = ''] = /^([a-z0-9-]+)\s+([1-4])$/.exec(entry) ?? [];
+    if (slug) usual[slug] = Number(option);
+    else faults.push({ column: 'usual options', message: `“${entry}” is no exercise with 1 to 4` });
+  }
+  return usual;
+}
