@@ -22,12 +22,14 @@ import { keptPlansRouter } from './api/kept-plans.ts';
 import { peopleRouter } from './api/people.ts';
 import { personEverythingRouter } from './api/person-everything.ts';
 import { sessionRouter } from './api/session.ts';
+import { studioArchiveRouter } from './api/studio-archive.ts';
 import { studioRouter } from './api/studio.ts';
 import { teamRouter } from './api/team.ts';
 import { todayRouter } from './api/today.ts';
 import { trailRouter } from './api/trail.ts';
 import { wastebasketRouter } from './api/wastebasket.ts';
 import { weekRouter } from './api/week.ts';
+import { createProof } from './auth/prove-password.ts';
 import { sameOriginWrites } from './auth/same-origin.ts';
 import { LONGEST_MS, SessionStore } from './auth/session-store.ts';
 import { createThrottle } from './auth/tries.ts';
@@ -78,12 +80,12 @@ export function createApp(parts: AppParts): Express {
     sessions(parts),
     limitWrites(parts.writesPerMinute),
   );
-  const wrongPasswords = createThrottle('own-password', { free: 5, forgetS: 86_400 });
+  const provePassword = createProof(createThrottle('own-password', { free: 5, forgetS: 86_400 }));
   app.use(
     '/api',
     sessionRouter(parts),
     doorRouter(parts),
-    accountRouter({ key: parts.key, throttle: wrongPasswords }),
+    accountRouter({ key: parts.key, provePassword }),
     todayRouter(parts.workers),
     weekRouter(parts.workers),
     classesRouter(),
@@ -97,6 +99,7 @@ export function createApp(parts: AppParts): Express {
     peopleRouter(),
     personEverythingRouter(),
     studioRouter(),
+    studioArchiveRouter(provePassword),
     teamRouter(createOutbox(parts.outbox)),
     wastebasketRouter(),
     trailRouter(),

@@ -1,13 +1,13 @@
 import { closedRouter } from '../auth/closed-router.ts';
 import { hashOf } from '../auth/known-device.ts';
-import { checkPassword, hashPassword } from '../auth/passwords.ts';
+import { hashPassword } from '../auth/passwords.ts';
+import type { ProvePassword } from '../auth/prove-password.ts';
 import {
   confirmSecondFactor,
   createRecoveryCodes,
   proposeSecondFactor,
 } from '../auth/second-factor.ts';
 import { endSessionsOf, signIn, type Member } from '../auth/session.ts';
-import type { Throttle } from '../auth/tries.ts';
 import { SessionRow, Studio, User } from '../db/models.ts';
 import { ApiError } from './errors.ts';
 import { readBody } from './read.ts';
@@ -15,25 +15,12 @@ import { readBody } from './read.ts';
 interface AccountParts {
   /** Seals what must be read again, such as the secret of a second factor. */
   key: Buffer;
-  /** Counts wrong passwords of somebody who is signed in. */
-  throttle: Throttle;
+  provePassword: ProvePassword;
 }
 
 /** One's own account: password, where one is signed in, the second factor. */
-export function accountRouter({ key, throttle }: AccountParts) {
+export function accountRouter({ key, provePassword }: AccountParts) {
   const { router, on } = closedRouter();
-
-  /** The user, once the password was right; wrong ones are counted. */
-  async function proven(member: Member, given: string): Promise<User> {
-    const user = await userOf(member);
-    if (member.isDemo) throw new ApiError('not-allowed');
-    await throttle.count(user.id);
-    if (!(await checkPassword(given, user.passwordHash))) {
-      throw new ApiError('invalid', [{ path: ['password'], message: 'this is not your password' }]);
-    }
-    await throttle.forget(user.id);
-    return user;
-  }
 
   on('GET /account', async (request, response, member) => {
     const user = await userOf(member);
@@ -61,7 +48,7 @@ export function accountRouter({ key, throttle }: AccountParts) {
 
   on('PUT /account/password', async (request, response, member) => {
     const body = readBody('PUT /account/password', request);
-    const user = await proven(member, body.password);
+    const user = await provePassword(member, body.password);
     await user.update({ passwordHash: await hashPassword(body.next) });
     await endSessionsOf(user);
     request.note('password-changed', { userId: user.id });
@@ -86,14 +73,14 @@ export function accountRouter({ key, throttle }: AccountParts) {
 
   on('POST /account/second-factor', async (request, response, member) => {
     const body = readBody('POST /account/second-factor', request);
-    const user = await proven(member, body.password);
+    const user = await provePassword(member, body.password);
     response.json(proposeSecondFactor(user.email));
   });
 
   /** In use from the first right code on; the recovery codes are told here and never again. */
   on('PUT /account/second-factor', async (request, response, member) => {
     const body = readBody('PUT /account/second-factor', request);
-    const user = await proven(member, body.password);
+    const user = await provePassword(member, body.password);
     const sealed = confirmSecondFactor(key, user, body.secret, body.code);
     if (!sealed) {
       throw new ApiError('invalid', [{ path: ['code'], message: 'this code is not right' }]);
@@ -109,7 +96,7 @@ export function accountRouter({ key, throttle }: AccountParts) {
 
   on('DELETE /account/second-factor', async (request, response, member) => {
     const body = readBody('DELETE /account/second-factor', request);
-    const user = await proven(member, body.password);
+    const user = await provePassword(member, body.password);
     const studio = await Studio.findByPk(member.studioId);
     if (studio?.needsSecondFactor) throw new ApiError('second-factor-needed');
     await user.update({ secondFactor: null, recoveryHashes: null });
@@ -120,7 +107,7 @@ export function accountRouter({ key, throttle }: AccountParts) {
   /** Other recovery codes in place of those that are left. */
   on('POST /account/recovery-codes', async (request, response, member) => {
     const body = readBody('POST /account/recovery-codes', request);
-    const user = await proven(member, body.password);
+    const user = await provePassword(member, body.password);
     if (!user.secondFactor) throw new ApiError('not-found');
     const { codes, hashes } = createRecoveryCodes();
     await user.update({ recoveryHashes: hashes });

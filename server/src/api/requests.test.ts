@@ -22,6 +22,9 @@ const BARE = [
   'DELETE /wastebasket',
   'DELETE /wastebasket/:kind/:id',
   'POST /studio/invitations',
+  // These take a zip file.
+  'POST /studio/archive/look',
+  'PUT /studio/archive',
   'POST /team/:id/reset',
   'POST /wastebasket/:kind/:id',
 ];

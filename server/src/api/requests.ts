@@ -182,6 +182,9 @@ export const BODIES = {
     .partial()
     .extend({ revision: revisionRead }),
 
+  /** Asked for again: whoever finds a device unlocked is not to carry everything away. */
+  'POST /studio/archive': z.strictObject({ password: z.string().max(200).default('') }),
+
   'POST /team/invitations': z
     .strictObject({ name: personName, email, role: z.enum(ROLES), until })
     .refine(({ role, until: last }) => role !== 'owner' || last === null, {
@@ -201,6 +204,8 @@ export const QUERIES = {
     limit: z.coerce.number().int().min(1).max(100).default(50),
   }),
   'GET /classes/:id/events': z.strictObject({ after: seq }),
+  /** Of what was shown to be replaced. */
+  'PUT /studio/archive': z.strictObject({ mark: z.string().min(1).max(120) }),
   'GET /trail': z.strictObject({
     before: z.coerce.number().int().min(1).max(Number.MAX_SAFE_INTEGER).optional(),
   }),

@@ -52,6 +52,15 @@ class NoResizeObserver implements ResizeObserver {
   disconnect(): void {}
 }
 globalThis.ResizeObserver = NoResizeObserver;
+// Nor do its files tell their text by themselves.
+Blob.prototype.text = function text(this: Blob): Promise<string> {
+  return new Promise((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(String(reader.result));
+    reader.onerror = () => reject(reader.error ?? new Error('can’t be read'));
+    reader.readAsText(this);
+  });
+};
 // Nor has it pointers to capture.
 HTMLElement.prototype.setPointerCapture = () => undefined;
 

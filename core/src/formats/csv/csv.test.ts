@@ -140,6 +140,15 @@ describe('people as a table', () => {
     expect(rows[1]?.value).toMatchObject({ id: null, person: { level: 2, cautions: [] } });
   });
 
+  it('says which cautions a file would take away', () => {
+    const known = { ...asha, cautions: [{ caution: 'wrist' as const, clearedBy: '', note: '' }] };
+    const said = (cautions: string) =>
+      readPeople(`name,cautions\nAsha Delun,${cautions}`, [known]).rows[0]?.said;
+    expect(said('Knee')).toBe('other cautions; takes away Wrist');
+    expect(said('Wrist; Knee')).toBe('other cautions');
+    expect(said('')).toBe('other cautions; takes away Wrist');
+  });
+
   it.each([
     ['name,level\nIda,5', 'level', 'give 1, 2, 3 or 4'],
     ['name,level\nIda,two', 'level', 'give 1, 2, 3 or 4'],

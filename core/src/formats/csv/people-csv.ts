@@ -1,6 +1,6 @@
 import { isSame } from '../../merge/merge-three.ts';
 import { FOUNDATIONS, type Foundation } from '../../movement/vocabulary.ts';
-import { DEPTH_WORDS, FOUNDATION_WORDS } from '../../movement/words.ts';
+import { DEPTH_WORDS, FOUNDATION_WORDS, listWords } from '../../movement/words.ts';
 import { CAUTIONS, cautionOf } from '../../people/cautions.ts';
 import { CautionEntry, checkPerson, Person } from '../../people/person.ts';
 import {
@@ -115,9 +115,18 @@ export function readPeople(text: string, here: readonly Person[]): Preview<Perso
         (column) => !isSame(known[FIELDS[column]], person[FIELDS[column]]),
       );
       if (other.length === 0) return unchanged();
-      return { faults, said: `other ${other.join(', ')}`, value: { id: known.id, person } };
+      const said = `other ${other.join(', ')}${goneFrom(known, person)}`;
+      return { faults, said, value: { id: known.id, person } };
     },
   });
+}
+
+/** Cautions that a file would take away: nobody is to overlook that. */
+function goneFrom(known: Person, person: PersonFields): string {
+  const kept = new Set(person.cautions.map(({ caution }) => caution));
+  const gone = known.cautions.filter(({ caution }) => !kept.has(caution));
+  if (gone.length === 0) return '';
+  return `; takes away ${listWords(gone.map(({ caution }) => cautionOf(caution).name))}`;
 }
 
 function personFrom(

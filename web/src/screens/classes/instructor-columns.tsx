@@ -145,7 +145,7 @@ function Cell({
   return (
     <td
       ref={setNodeRef}
-      className={clsx('h-14 rounded-lg border-t border-line py-2', isOver && 'bg-mist')}
+      className={clsx('h-14 border-t border-line py-2', isOver && 'bg-mist')}
     >
       <div className="flex flex-col gap-2">{children}</div>
     </td>
