@@ -78,6 +78,13 @@ async function readNote(personId: string): Promise<string> {
   return (body as { note?: string }).note ?? '';
 }
 
+async function slugOf(base: string): Promise<string> {
+  const client = createClient(base);
+  await client.send('POST', '/session', OWNER);
+  const { body } = await client.send('GET', '/studio');
+  return (body as { slug: string }).slug;
+}
+
 try {
   const first = await start('first');
   const code = /The code for it: (\S+)/.exec(first.said())?.[1] ?? '';
@@ -131,6 +138,17 @@ try {
     await until(async () => (await readNote(personId).catch(() => '')) === NOTE);
     expectThat((await readNote(personId)) === NOTE, `a ${what} that was killed is started again`);
   }
+
+  const archive = join(folder, 'studio.zip');
+  const studio = await slugOf(BASE);
+  await run('second', 'export', studio, archive);
+  expectThat(readFileSync(archive).subarray(0, 2).toString() === 'PK', 'a studio is exported');
+  const later = createClient(BASE);
+  await later.send('POST', '/session', OWNER);
+  await later.send('DELETE', `/classes/${classId}`);
+  await run('second', 'import', archive, studio, '--replace');
+  const titles = JSON.stringify((await later.send('GET', '/classes')).body);
+  expectThat(titles.includes('Kept'), 'what was thrown away since is back from the archive');
 
   await third.stop();
   const restored = await run('second', 'restore', file);

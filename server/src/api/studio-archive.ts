@@ -93,8 +93,8 @@ export function studioArchiveRouter(provePassword: ProvePassword) {
 async function readArchive(request: Request, response: Response) {
   await new Promise<void>((resolve, reject) => {
     readZip(request, response, (error?: unknown) => {
-      if (error) reject(error as Error);
-      else resolve();
+      if (error === undefined) resolve();
+      else reject(error instanceof Error ? error : new Error('the file can’t be read'));
     });
   });
   const bytes: unknown = request.body;

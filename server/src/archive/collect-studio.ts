@@ -1,4 +1,3 @@
-import { Op } from 'sequelize';
 import type { LiveEvent } from '@wrenfern/core/live/events';
 import {
   Booking,
@@ -163,10 +162,14 @@ export async function standingOf(studio: Studio) {
     rowsOf(PersonRow, studioId).count(),
     rowsOf(ClassRow, studioId).count(),
     rowsOf(ExerciseVersion, studioId).count(),
-    ClassRow.max<Date, ClassRow>('updatedAt', {
-      where: { studioId, deletedAt: { [Op.is]: null } },
+    rowsOf(ClassRow, studioId).all({
+      attributes: ['updatedAt'],
+      order: [['updatedAt', 'DESC']],
+      limit: 1,
     }),
   ]);
-  const mark = [revision, people, classes, exercises, new Date(latest ?? 0).getTime()].join('-');
+  const mark = [revision, people, classes, exercises, latest[0]?.updatedAt.getTime() ?? 0].join(
+    '-',
+  );
   return { people, classes, exercises, mark };
 }

@@ -36,7 +36,7 @@ const UNREADABLE =
 /** A server that takes longer is as good as away; what was sent may have arrived all the same. */
 const ANSWER_WITHIN_MS = 30_000;
 
-/** Sends and reads JSON. Throws a `RequestProblem` for every refusal and for a lost connection. */
+/** Sends JSON or a file, reads JSON. Throws a `RequestProblem` for every refusal and for a lost connection. */
 export async function request<T>(method: string, path: string, body?: unknown): Promise<T> {
   const response = await send(method, path, body);
   if (response.status === 204) return undefined as T;
@@ -46,18 +46,29 @@ export async function request<T>(method: string, path: string, body?: unknown): 
   throw problemOf(response.status, value);
 }
 
+/** The same where the answer is a file. */
+export async function requestFile(method: string, path: string, body?: unknown): Promise<Blob> {
+  const response = await send(method, path, body);
+  if (response.ok) return response.blob();
+  throw problemOf(response.status, parse(await response.text()));
+}
+
 async function send(method: string, path: string, body: unknown): Promise<Response> {
   try {
     return await fetch(`/api${path}`, {
       method,
       signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
-      ...(body === undefined
-        ? {}
-        : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+      ...contentOf(body),
     });
   } catch (error) {
     throw Object.assign(new RequestProblem('offline', 0, OFFLINE), { cause: error });
   }
+}
+
+function contentOf(body: unknown): RequestInit {
+  if (body === undefined) return {};
+  if (body instanceof Blob) return { body, headers: { 'Content-Type': 'application/zip' } };
+  return { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } };
 }
 
 function parse(text: string): unknown {

@@ -88,7 +88,8 @@ export function showScreen(
       const [method = '', path = ''] = route.split(' ');
       return http[method.toLowerCase() as 'get'](`*/api${path}`, async ({ request }) => {
         const text = await request.text();
-        const body: unknown = text ? JSON.parse(text) : undefined;
+        const isJson = request.headers.get('content-type') === 'application/json';
+        const body: unknown = isJson ? JSON.parse(text) : text || undefined;
         if (method !== 'GET') sent.push({ route, body });
         const { status = 200, json } = answer(body, new URL(request.url).searchParams);
         return json === undefined

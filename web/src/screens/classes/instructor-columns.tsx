@@ -143,10 +143,7 @@ function Cell({
 }) {
   const { setNodeRef, isOver } = useDroppable({ id: `${day} ${instructorId}` });
   return (
-    <td
-      ref={setNodeRef}
-      className={clsx('h-14 border-t border-line py-2', isOver && 'bg-mist')}
-    >
+    <td ref={setNodeRef} className={clsx('h-14 border-t border-line py-2', isOver && 'bg-mist')}>
       <div className="flex flex-col gap-2">{children}</div>
     </td>
   );

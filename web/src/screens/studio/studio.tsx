@@ -11,6 +11,7 @@ import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { MachinesPart } from './machines-part.tsx';
 import { SchoolsPart } from './schools-part.tsx';
 import { TeamPart } from './team-part.tsx';
+import { WholeStudio } from './whole-studio.tsx';
 import { useStudioChange } from './studio-change.ts';
 
 /** The studio: its cupboard, its pace, its team. Only the owner changes it. */
@@ -191,6 +192,11 @@ function KeepingPart({ studio, isOwner }: { studio: StudioSettings; isOwner: boo
             Wastebasket
           </Link>
         </li>
+        {isOwner ? (
+          <li className="mt-2">
+            <WholeStudio studio={studio} />
+          </li>
+        ) : null}
       </ul>
     </section>
   );
