@@ -4,6 +4,7 @@ import { emptyPlan } from '@wrenfern/core/plan/empty-plan';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
 import { dayIn } from '@wrenfern/core/week/studio-time';
+import { STARTER_CLASSES } from '@wrenfern/library/starter-classes';
 import { closedRouter } from '../auth/closed-router.ts';
 import type { Member } from '../auth/session.ts';
 import { ClassNote, ClassRow, databaseOfModels, KeptPlan, StandingGroup } from '../db/models.ts';
@@ -47,7 +48,9 @@ export function classesRouter() {
       ? await classes.one({ id: copyOf })
       : keptPlanId
         ? await rowsOf(KeptPlan, studioId).one({ id: keptPlanId })
-        : undefined;
+        : wanted.starter
+          ? { plan: STARTER_CLASSES[wanted.starter] }
+          : undefined;
     if (groupId) await rowsOf(StandingGroup, studioId).one({ id: groupId });
     const personIds = groupId ? (await peopleOfGroups(studioId, [groupId])).get(groupId) : [];
     if (peopleOf) await classes.one({ id: peopleOf });

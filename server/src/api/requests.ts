@@ -9,6 +9,7 @@ import { SchoolRules } from '@wrenfern/core/plan/school';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
 import { Machines } from '@wrenfern/core/room/machines';
 import { Cupboard } from '@wrenfern/core/room/props';
+import { STARTER_IDS } from '@wrenfern/library/starter-classes';
 import type { RouteName } from '../auth/access.ts';
 import { NewPassword } from '../auth/passwords.ts';
 import { ROLES } from '../db/models.ts';
@@ -87,6 +88,8 @@ export const BODIES = {
     copyOf: z.uuid().optional(),
     /** Takes a kept plan of the studio, its machine and school with it. */
     keptPlanId: z.uuid().optional(),
+    /** Takes one of the whole classes that ship, its machine, school and length with it. */
+    starter: z.enum(STARTER_IDS).optional(),
     /** What is to be done otherwise than in the class that is copied. */
     vary: z.string().trim().max(400).default(''),
     /** Those who come to this class come here too. */

@@ -1,55 +1,14 @@
-import type { Dose } from '@wrenfern/core/movement/dose';
-import { Plan, type ExerciseItem, type Item, type PlanDetails } from '@wrenfern/core/plan/plan';
-import { DEMO_CATALOGUE } from './exercises.ts';
-
-type Extra = Partial<Omit<ExerciseItem, 'id' | 'kind' | 'exercise'>>;
-
-/** Exercises get ids by slug and place, so that the demo is the same every time. */
-function plan(
-  details: Partial<PlanDetails> & { title: string; targetS: number },
-  segments: [string, Item[]][],
-): Plan {
-  let number = 0;
-  return Plan.parse({
-    format: 'wrenfern-plan/1',
-    ...details,
-    segments: segments.map(([name, items]) => ({
-      id: name.toLowerCase().replaceAll(' ', '-'),
-      name,
-      items: items.map((item) => {
-        number += 1;
-        return { ...item, id: `${item.kind === 'exercise' ? item.exercise : 'pause'}-${number}` };
-      }),
-    })),
-  });
-}
-
-function exercise(slug: string, extra: Extra = {}): Item {
-  DEMO_CATALOGUE.require(slug);
-  return { kind: 'exercise', id: slug, exercise: slug, restS: 0, note: '', ...extra };
-}
-
-function pause(label: string, durationS: number): Item {
-  return { kind: 'pause', id: 'pause', label, durationS, note: '' };
-}
-
-const shared = { sets: 1, sides: 'none', directions: 1 } as const;
-const times = (count: number, sides: Dose['sides'] = 'none'): Dose => ({
-  kind: 'repetitions',
-  count,
-  ...shared,
-  sides,
-});
-const twice = (count: number): Dose => ({ ...times(count), sets: 2 });
-const timed = (sides: Dose['sides'] = 'none', onS = 45, offS = 15): Dose => ({
-  kind: 'timed',
-  onS,
-  offS,
-  rounds: 1,
-  ...shared,
-  sides,
-});
-const free = (durationS: number): Dose => ({ kind: 'free', durationS, ...shared });
+import type { Plan } from '@wrenfern/core/plan/plan';
+import {
+  breaths,
+  composePlan as plan,
+  exercise,
+  free,
+  pause,
+  timed,
+  times,
+  twice,
+} from '@wrenfern/library/compose-plan';
 
 /** Today's class, with something to settle: too long, no side-bend, somebody without an option, a ball short. */
 export const SMALL_BALL: Plan = plan(
@@ -200,7 +159,7 @@ export const TIMED_SETS: Plan = plan(
         pause('How the intervals go', 30),
         exercise('breath-three-way', {
           options: [1, 2],
-          dose: { kind: 'breaths', count: 6, ...shared },
+          dose: breaths(6),
         }),
         exercise('pelvic-tilt', { options: [1, 2], dose: timed() }),
         exercise('knee-sway', { dose: timed() }),

@@ -33,6 +33,7 @@ import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 import { CataloguePanel } from './catalogue-panel.tsx';
 import { ConflictDialog } from './conflict-dialog.tsx';
+import { useWalk } from './walk.ts';
 import { UnreadableDraft } from './unreadable-draft.tsx';
 import { findDraft, keepDraft } from './draft-storage.ts';
 import { dropNew, dropRow, headerId, rowId, slugOf } from './drag.ts';
@@ -124,6 +125,7 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
   };
   usePlanKeys(editor, analysis.findings);
   useSaveOnLeave(editor);
+  useWalk(plan.machine);
   return (
     <PlanScreenContext value={screen}>
       <DragArea editor={editor} onHold={previewDrop}>

@@ -40,7 +40,7 @@ export function Score() {
         <div className="flex min-w-max flex-auto items-center gap-1 py-0.5 pl-2 whitespace-nowrap max-lg:hidden [&>button]:px-2 [&>button]:text-[0.8125rem] max-[85rem]:[&>button>svg]:hidden">
           {mayEdit ? <PlanTools isMain /> : null}
         </div>
-        <div className="ml-auto flex h-8">
+        <div className="ml-auto flex h-8" data-walk="lanes">
           <LaneHeads />
           <span className="w-4" />
         </div>

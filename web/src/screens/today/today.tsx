@@ -8,6 +8,7 @@ import { minutes, showDay, showWhen } from '../../parts/dates.ts';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
 import { NewClass } from '../classes/new-class.tsx';
 import { ReadyCard } from './ready-card.tsx';
+import { StarterClasses } from './starter-classes.tsx';
 
 const MAKE_ONE = 'Make one with “New class”: on the mat or the reformer, empty or drafted for you.';
 
@@ -26,6 +27,7 @@ export function Component() {
   const role = session.data?.user.role ?? 'reader';
   const mayPlan = role === 'owner' || role === 'instructor';
   const today = useToday(from);
+  const earlier = useEarlierClasses(from);
   return (
     <>
       <div className="flex flex-wrap items-end justify-between gap-3 pt-8 pb-4">
@@ -49,7 +51,11 @@ export function Component() {
         ) : !today.data ? (
           <Loading what="your classes" />
         ) : today.data.classes.length === 0 ? (
-          <Empty title="No class ahead">{NO_CLASS[role]}</Empty>
+          mayPlan && earlier.data?.[0]?.classes.length === 0 ? (
+            <StarterClasses zone={zone} />
+          ) : (
+            <Empty title="No class ahead">{NO_CLASS[role]}</Empty>
+          )
         ) : (
           <ul className="grid gap-4 lg:grid-cols-2">
             {today.data.classes.map((lesson, index) => (
@@ -60,13 +66,19 @@ export function Component() {
           </ul>
         )}
       </section>
-      <Earlier before={from} zone={zone} />
+      <Earlier earlier={earlier} zone={zone} />
     </>
   );
 }
 
-function Earlier({ before, zone }: { before: string; zone: string }) {
-  const { data, error, size, setSize, isValidating, mutate } = useEarlierClasses(before);
+function Earlier({
+  earlier,
+  zone,
+}: {
+  earlier: ReturnType<typeof useEarlierClasses>;
+  zone: string;
+}) {
+  const { data, error, size, setSize, isValidating, mutate } = earlier;
   const rows = data?.flatMap((page) => page.classes) ?? [];
   const last = data?.at(-1);
   const hasMore = last !== undefined && last.classes.length === 20;
@@ -77,7 +89,7 @@ function Earlier({ before, zone }: { before: string; zone: string }) {
       </h2>
       {error && !data ? <Failed error={error} retry={() => void mutate()} /> : null}
       {data && rows.length === 0 ? <p className="text-soft">Nothing has been taught yet.</p> : null}
-      <ul className="divide-y divide-line border-y border-line">
+      <ul className="divide-y divide-line border-line not-empty:border-y">
         {rows.map((row) => (
           <EarlierRow key={row.id} row={row} zone={zone} />
         ))}

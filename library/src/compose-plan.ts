@@ -1,0 +1,64 @@
+import type { Dose } from '@wrenfern/core/movement/dose';
+import { Plan, type ExerciseItem, type Item, type PlanDetails } from '@wrenfern/core/plan/plan';
+
+type Extra = Partial<Omit<ExerciseItem, 'id' | 'kind' | 'exercise'>>;
+
+/** A plan written by hand in code. Items get ids by slug and place, so that it is the same every time. */
+export function composePlan(
+  details: Partial<PlanDetails> & { title: string; targetS: number },
+  segments: [string, Item[]][],
+): Plan {
+  let number = 0;
+  return Plan.parse({
+    format: 'wrenfern-plan/1',
+    ...details,
+    segments: segments.map(([name, items]) => ({
+      id: name.toLowerCase().replace(/[^a-z0-9]+/g, '-'),
+      name,
+      items: items.map((item) => {
+        number += 1;
+        return { ...item, id: `${item.kind === 'exercise' ? item.exercise : 'pause'}-${number}` };
+      }),
+    })),
+  });
+}
+
+export function exercise(slug: string, extra: Extra = {}): Item {
+  return { kind: 'exercise', id: slug, exercise: slug, restS: 0, note: '', ...extra };
+}
+
+export function pause(label: string, durationS: number): Item {
+  return { kind: 'pause', id: 'pause', label, durationS, note: '' };
+}
+
+const shared = { sets: 1, sides: 'none', directions: 1 } as const;
+
+export const times = (count: number, sides: Dose['sides'] = 'none'): Dose => ({
+  kind: 'repetitions',
+  count,
+  ...shared,
+  sides,
+});
+
+export const breaths = (count: number): Dose => ({ kind: 'breaths', count, ...shared });
+
+export const twice = (count: number): Dose => ({ ...times(count), sets: 2 });
+
+export const timed = (sides: Dose['sides'] = 'none', onS = 45, offS = 15): Dose => ({
+  kind: 'timed',
+  onS,
+  offS,
+  rounds: 1,
+  ...shared,
+  sides,
+});
+
+export const hold = (holdS: number, sides: Dose['sides'] = 'none'): Dose => ({
+  kind: 'hold',
+  holdS,
+  count: 1,
+  ...shared,
+  sides,
+});
+
+export const free = (durationS: number): Dose => ({ kind: 'free', durationS, ...shared });
