@@ -14,8 +14,8 @@ module.exports = {
     none(
       'core-is-pure',
       '^core/src/(?!.*[.]test[.]ts$)',
-      'node_modules/(?!(zod|gl-matrix|fuse.js|d3-random|@types/d3-random|highs)/)',
-      'core uses schemas, vectors, a text search, seeded chance and a solver, nothing else',
+      'node_modules/(?!(zod|gl-matrix|fuse.js|d3-random|@types/d3-random|highs|date-fns|@date-fns|papaparse|@types/papaparse)/)',
+      'core uses schemas, vectors, a text search, seeded chance, a solver, dates and tables, nothing else',
     ),
     none('library-knows-core', '^library/', '^(server|web|e2e|bench)/', 'library stands on core'),
     none(
@@ -23,6 +23,12 @@ module.exports = {
       '^server/',
       '^(web|e2e|bench)/',
       'server stands on core and library',
+    ),
+    none(
+      'desk-is-a-stranger',
+      '^desk/',
+      '^(core|library|server|web|e2e|bench)/',
+      'the desk is another system: it knows what is published',
     ),
     none(
       'web-knows-no-server',

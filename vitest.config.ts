@@ -15,7 +15,12 @@ const project = (name: string, include: string[]) => ({
 export default defineConfig({
   test: {
     projects: [
-      project('core', ['core/src/**/*.test.ts', 'library/src/**/*.test.ts', 'cli/**/*.test.ts']),
+      project('core', [
+        'core/src/**/*.test.ts',
+        'library/src/**/*.test.ts',
+        'cli/**/*.test.ts',
+        'desk/src/**/*.test.ts',
+      ]),
       {
         test: {
           name: 'server',

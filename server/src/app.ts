@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { IncomingMessage } from 'node:http';
 import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express, type Request, type RequestHandler } from 'express';
@@ -11,6 +12,7 @@ import { classLogRouter } from './api/class-log.ts';
 import { classPeopleRouter } from './api/class-people.ts';
 import { classPlanRouter } from './api/class-plan.ts';
 import { classesRouter } from './api/classes.ts';
+import { deskRouter } from './api/desk.ts';
 import { doorRouter } from './api/door.ts';
 import { ApiError } from './api/errors.ts';
 import { exercisesRouter } from './api/exercises.ts';
@@ -92,6 +94,7 @@ export function createApp(parts: AppParts): Express {
     classPlanRouter(),
     classPeopleRouter(),
     classLogRouter(parts.follower),
+    deskRouter(parts.key),
     exercisesRouter(),
     feedsRouter(),
     groupsRouter(),
@@ -128,12 +131,17 @@ const noStore: RequestHandler = (_request, response, next) => {
 
 function readJson(): RequestHandler {
   const [usual, documents] = [
-    express.json({ limit: USUAL_BYTES }),
+    express.json({ limit: USUAL_BYTES, verify: keepRaw }),
     express.json({ limit: DOCUMENT_BYTES }),
   ];
   return (request, response, next) => {
     (DOCUMENTS.test(request.path) ? documents : usual)(request, response, next);
   };
+}
+
+/** Messages of a desk are signed as they are written: their bytes are kept beside what they say. */
+function keepRaw(request: IncomingMessage, _response: unknown, bytes: Buffer): void {
+  if (/^\/desk\//.test(request.url ?? '')) Object.assign(request, { rawBody: bytes });
 }
 
 /**

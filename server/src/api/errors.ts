@@ -11,6 +11,7 @@ export const ERRORS = {
     status: 403,
     title: 'This studio asks everybody for a second factor: set yours up in your account first.',
   },
+  unsigned: { status: 401, title: 'This is not signed as it should be, or too late.' },
   'not-allowed': { status: 403, title: 'Your part in this studio does not include this.' },
   'cross-site': { status: 403, title: 'Changes are only taken from this site itself.' },
   'over-quota': { status: 403, title: 'The studio holds as much as it may.' },

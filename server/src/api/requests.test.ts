@@ -22,6 +22,8 @@ const BARE = [
   'DELETE /wastebasket',
   'DELETE /wastebasket/:kind/:id',
   'POST /studio/invitations',
+  'POST /studio/desk',
+  'DELETE /studio/desk',
   // These take a zip file.
   'POST /studio/archive/look',
   'PUT /studio/archive',

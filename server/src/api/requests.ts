@@ -13,6 +13,7 @@ import { STARTER_IDS } from '@wrenfern/library/starter-classes';
 import type { RouteName } from '../auth/access.ts';
 import { NewPassword } from '../auth/passwords.ts';
 import { ROLES } from '../db/models.ts';
+import { DeskMessage } from '../desk/desk-message.ts';
 import { email, moment, personName, revisionRead, sixDigits, timeZone } from './request-fields.ts';
 
 const password = z.string().min(1, 'give your password').max(200);
@@ -141,6 +142,7 @@ export const BODIES = {
     note: z.string().max(4000),
   }),
 
+  'POST /desk/:studioId/messages': DeskMessage,
   'POST /feeds': z.strictObject({ onlyOwn: z.boolean() }),
 
   'POST /groups': z.strictObject(GroupFields),

@@ -67,6 +67,9 @@ const ROUTES: [route: string, who: string, stranger: number][] = [
   ['GET /studio', 'oicr', 200],
   ['PATCH /studio', 'o', 422],
   ['GET /studio/room', 'oi', 200],
+  ['GET /studio/desk', 'oi', 200],
+  ['POST /studio/desk', 'o', 201],
+  ['DELETE /studio/desk', 'o', 204],
   ['POST /studio/archive', 'o', 422],
   ['POST /studio/archive/look', 'o', 422],
   ['PUT /studio/archive', 'o', 422],
@@ -92,6 +95,8 @@ const ROUTES: [route: string, who: string, stranger: number][] = [
 ];
 
 const OPEN = [
+  'GET /desk/:studioId/classes',
+  'POST /desk/:studioId/messages',
   'GET /feeds/:token/classes.ics',
   'GET /session',
   'POST /session',

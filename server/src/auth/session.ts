@@ -43,6 +43,8 @@ declare global {
   namespace Express {
     interface Request {
       requestId: string;
+      /** The bytes of the body, where they are signed. */
+      rawBody?: Buffer;
       /** Writes down something that matters to whoever guards the server: no addresses, no secrets. */
       note: (event: SecurityEvent, about?: { userId?: string; code?: string }) => void;
     }

@@ -2,6 +2,7 @@ import type { Sequelize } from 'sequelize';
 import { bindClasses } from './models/classes.ts';
 import { bindDoor } from './models/door.ts';
 import { bindExercises } from './models/exercises.ts';
+import { bindDesk } from './models/desk.ts';
 import { bindFeeds } from './models/feeds.ts';
 import { bindPeople } from './models/people.ts';
 import { useKey } from '../keeping/records.ts';
@@ -13,6 +14,7 @@ export { UnreadableColumn } from './models/columns.ts';
 export { Booking, ClassEvent, ClassNote, ClassRow, PlanRevision } from './models/classes.ts';
 export { Fact, Link, SessionRow, Tries, type LinkKind } from './models/door.ts';
 export { ExerciseVersion } from './models/exercises.ts';
+export { DeskMessageRow } from './models/desk.ts';
 export { Feed } from './models/feeds.ts';
 export { PersonRow } from './models/people.ts';
 export { GroupPerson, KeptPlan, StandingGroup } from './models/standing.ts';
@@ -34,6 +36,7 @@ export function bindModels(sequelize: Sequelize, key: Buffer): void {
   bindExercises(sequelize);
   bindStanding(sequelize);
   bindFeeds(sequelize);
+  bindDesk(sequelize);
 }
 
 /** The database that the models are bound to; a caller's mistake before they are. */

@@ -3,6 +3,7 @@ import { literal, Op } from 'sequelize';
 import {
   Booking,
   ClassRow,
+  DeskMessageRow,
   ExerciseVersion,
   Link,
   PersonRow,
@@ -23,6 +24,8 @@ export const KEPT_DAYS = 30;
 const REVISIONS_DAYS = 90;
 /** Who looked into records can be asked for so long. */
 const TRAIL_DAYS = 400;
+/** What a booking desk told, long after its messages are good. */
+const DESK_DAYS = 90;
 /** A demo studio that nobody used for so long is gone. */
 const DEMO_IDLE_MS = DAY_MS;
 
@@ -41,6 +44,7 @@ export async function cleanUp(now: Date): Promise<void> {
   await PersonRow.destroy({ where: wasted, force: true });
   await ExerciseVersion.destroy({ where: wasted, force: true });
   await Trail.destroy({ where: { createdAt: { [Op.lt]: ago(TRAIL_DAYS * DAY_MS) } } });
+  await DeskMessageRow.destroy({ where: { createdAt: { [Op.lt]: ago(DESK_DAYS * DAY_MS) } } });
   await retirePeople(now);
   await dropOldRevisions(ago(REVISIONS_DAYS * DAY_MS));
   await Studio.destroy({

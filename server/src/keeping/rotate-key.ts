@@ -1,5 +1,5 @@
 import type { Transaction } from 'sequelize';
-import { Booking, databaseOfModels, PersonRow, User } from '../db/models.ts';
+import { Booking, databaseOfModels, PersonRow, Studio, User } from '../db/models.ts';
 import { sealBooking, sealRecord, useKey } from './records.ts';
 import { seal, unseal } from './seal.ts';
 
@@ -10,10 +10,11 @@ import { seal, unseal } from './seal.ts';
 export async function rotateKey(from: Buffer, to: Buffer): Promise<number> {
   return databaseOfModels().transaction(async (transaction) => {
     const everything = { transaction, lock: transaction.LOCK.UPDATE, paranoid: false } as const;
-    const [people, bookings, users] = [
+    const [people, bookings, users, studios] = [
       await PersonRow.findAll(everything),
       await Booking.findAll(everything),
       await User.findAll(everything),
+      await Studio.findAll(everything),
     ];
     const records = opened(people, from, to, ({ record }) => record);
     const todays = opened(bookings, from, to, ({ today, todayNote }) => ({ today, todayNote }));
@@ -29,7 +30,12 @@ export async function rotateKey(from: Buffer, to: Buffer): Promise<number> {
       const secret = openSecret(user.secondFactor ?? '', user.id, from, to);
       await save(user, { secondFactor: seal(to, secret, user.id) }, transaction);
     }
-    return records.length + todays.length + secrets.length;
+    const desks = studios.filter(({ deskSecret }) => deskSecret);
+    for (const studio of desks) {
+      const secret = openSecret(studio.deskSecret ?? '', studio.id, from, to);
+      await save(studio, { deskSecret: seal(to, secret, studio.id) }, transaction);
+    }
+    return records.length + todays.length + secrets.length + desks.length;
   });
 }
 
@@ -56,11 +62,11 @@ function opens<Row>(row: Row, key: Buffer, read: (row: Row) => unknown): boolean
   }
 }
 
-function openSecret(sealed: string, userId: string, from: Buffer, to: Buffer): string {
+function openSecret(sealed: string, about: string, from: Buffer, to: Buffer): string {
   try {
-    return unseal(from, sealed, userId);
+    return unseal(from, sealed, about);
   } catch {
-    return unseal(to, sealed, userId);
+    return unseal(to, sealed, about);
   }
 }
 

@@ -234,6 +234,19 @@ export interface Invitation extends Omit<TeamMember, 'hasSecondFactor'> {
   expires: string;
 }
 
+/** Whether a booking desk may send messages here, and what it told lately. */
+export interface DeskState {
+  isOn: boolean;
+  path: string;
+  told: {
+    at: string;
+    event: 'booked' | 'cancelled' | 'late-cancelled' | 'walked-in';
+    /** Null once they are gone. */
+    person: string | null;
+    class: { title: string; startsAt: string } | null;
+  }[];
+}
+
 /** A private address of one's own at which a calendar reads classes. */
 export interface FeedRow {
   id: string;

@@ -8,6 +8,7 @@ import type {
   ClassSummaryRow,
   Door,
   EventsRead,
+  DeskState,
   ExerciseHistory,
   FeedRow,
   Invitation,
@@ -191,6 +192,10 @@ export function useStudio(): SWRResponse<StudioSettings, Error> {
 interface Team {
   team: TeamMember[];
   invitations: Invitation[];
+}
+
+export function useDesk(): SWRResponse<DeskState, Error> {
+  return useSWR<DeskState, Error>('/studio/desk', read);
 }
 
 export function useFeeds(): SWRResponse<{ feeds: FeedRow[] }, Error> {

@@ -15,7 +15,8 @@ export function DoorFrame({ children }: { children: ReactNode }) {
             Plan the hour, know who does what, and teach it looking up.
           </h2>
           <p className="mt-3 max-w-md text-base text-soft">
-            Order, options, props and minutes for group classes on the mat and the reformer, worked out as you plan.
+            Order, options, props and minutes for group classes on the mat and the reformer, worked
+            out as you plan.
           </p>
         </div>
         <p className="max-w-md text-soft">

@@ -8,6 +8,7 @@ import { TableExchange } from '../../parts/table-exchange.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
 import { readCupboard, writeCupboard } from '@wrenfern/core/formats/csv/cupboard-csv';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
+import { DeskPart } from './desk-part.tsx';
 import { MachinesPart } from './machines-part.tsx';
 import { SchoolsPart } from './schools-part.tsx';
 import { TeamPart } from './team-part.tsx';
@@ -36,6 +37,7 @@ export function Component() {
       <div className="flex flex-col gap-10">
         <PacePart studio={studio.data} isOwner={isOwner} />
         {mayTeach ? <TeamPart isOwner={isOwner} /> : null}
+        {mayTeach ? <DeskPart isOwner={isOwner} /> : null}
         {mayTeach ? <KeepingPart studio={studio.data} isOwner={isOwner} /> : null}
       </div>
     </div>
