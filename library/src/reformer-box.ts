@@ -37,6 +37,7 @@ export const reformerBox: ExerciseInput[] = [
     natural: 'Out to press.',
     purpose: 'Presses and lifts the arms from a firm, high seat.',
     standard: 1,
+    optionsAre: 'variants',
     options: [
       {
         name: 'Press ahead',
@@ -566,6 +567,7 @@ export const reformerBox: ExerciseInput[] = [
     natural: 'In to lift.',
     purpose: 'Pulls the straps back and lengthens the chest forward.',
     standard: 1,
+    optionsAre: 'variants',
     options: [
       {
         name: 'Long arms',

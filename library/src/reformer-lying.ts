@@ -53,6 +53,7 @@ export const reformerLying: ExerciseInput[] = [
     natural: 'Even both ways.',
     purpose: 'Presses the carriage out with even legs and brings it home slowly.',
     standard: 1,
+    optionsAre: 'variants',
     options: [
       {
         name: 'Heels, parallel',
@@ -81,7 +82,7 @@ export const reformerLying: ExerciseInput[] = [
         demands: [],
         feel: 'Inner thighs meet on the way home.',
         stepBack: 'Parallel.',
-        settings: { ...PRESS, springs: { heavy: 2, light: 1 } },
+        settings: { ...PRESS, springs: { heavy: 2 } },
         poses: [
           {
             shape: 'carriage-toes-home',
@@ -492,6 +493,7 @@ export const reformerLying: ExerciseInput[] = [
     natural: 'Out on the press.',
     purpose: 'Loads the arms while ribs and pelvis stay.',
     standard: 1,
+    optionsAre: 'variants',
     options: [
       {
         name: 'Press down',
@@ -652,6 +654,7 @@ export const reformerLying: ExerciseInput[] = [
     natural: 'Out to press.',
     purpose: 'Moves the legs freely with the straps carrying them.',
     standard: 1,
+    optionsAre: 'variants',
     options: [
       {
         name: 'Frog',

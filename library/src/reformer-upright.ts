@@ -337,6 +337,7 @@ export const reformerUpright: ExerciseInput[] = [
     natural: 'In to reach.',
     purpose: 'Reaches and lifts the arms from a tall seat, straps behind.',
     standard: 1,
+    optionsAre: 'variants',
     options: [
       {
         name: 'From the chest',
@@ -502,6 +503,7 @@ export const reformerUpright: ExerciseInput[] = [
     natural: 'Out on the work.',
     purpose: 'Loads the arms while the body stays tall on the knees.',
     standard: 2,
+    optionsAre: 'variants',
     options: [
       {
         name: 'Biceps, sitting on the box',
@@ -753,6 +755,7 @@ export const reformerUpright: ExerciseInput[] = [
     natural: 'Out to pull.',
     purpose: 'Pulls one strap across or away without a sway.',
     standard: 1,
+    optionsAre: 'variants',
     options: [
       {
         name: 'Across',

@@ -88,8 +88,14 @@ const WRITTEN = {
       [
         'Feet',
         [
-          exercise('footwork', { options: [1], dose: times(10), teaching: 'full' }),
-          exercise('footwork', { options: [2], dose: times(10) }),
+          exercise('footwork', {
+            variants: [
+              { option: 1, dose: times(10) },
+              { option: 2, dose: times(10) },
+              { option: 3, dose: times(8) },
+            ],
+            teaching: 'full',
+          }),
           exercise('calf-raise', { options: [1, 2], dose: times(12) }),
           exercise('running', { options: [1, 2], dose: times(20) }),
         ],

@@ -1,5 +1,7 @@
 import type { Catalogue } from '../movement/catalogue.ts';
+import type { Exercise } from '../movement/exercise.ts';
 import { Plan, type ExerciseItem, type Item, type Segment } from '../plan/plan.ts';
+import { readDose } from './dose-words.ts';
 import type { Detail, NoteLine } from './read-notes.ts';
 
 /** What was chosen for a line that was not sure: an exercise's slug, or nothing. */
@@ -72,7 +74,7 @@ function take(line: Content, making: Making, chosen: Chosen, catalogue: Catalogu
       return;
     }
     case 'detail':
-      if (making.last?.kind === 'exercise') addDetail(making.last, line.detail);
+      if (making.last?.kind === 'exercise') addDetail(making.last, line.detail, catalogue);
       return;
     case 'note':
       if (making.last) making.last.note = joined(making.last.note, line.words);
@@ -90,7 +92,7 @@ function plainItem(making: Making, slug: string): ExerciseItem {
   return { kind: 'exercise', id: nextId(making, slug), exercise: slug, restS: 0, note: '' };
 }
 
-function addDetail(item: ExerciseItem, detail: Detail): void {
+function addDetail(item: ExerciseItem, detail: Detail, catalogue: Catalogue): void {
   switch (detail.is) {
     case 'options':
       if (detail.options.length > 0) item.options = detail.options;
@@ -101,9 +103,25 @@ function addDetail(item: ExerciseItem, detail: Detail): void {
     case 'teaching':
       item.teaching = detail.teaching;
       return;
+    case 'variants': {
+      const variants = readVariants(detail.words, catalogue.require(item.exercise));
+      if (variants.length > 1) item.variants = variants.slice(0, 8);
+      return;
+    }
     case 'gear':
       item.gear = detail.gear;
   }
+}
+
+/** "1: 10 times; 4: 8 each side"; a number that the exercise does not have is left out. */
+function readVariants(words: string, exercise: Exercise): NonNullable<ExerciseItem['variants']> {
+  return words.split(';').flatMap((part) => {
+    const [, number = '', amount = ''] = /^\s*(\d)\s*:?\s*(.*)$/.exec(part) ?? [];
+    const option = Number(number);
+    if (!number || option < 1 || option > exercise.options.length) return [];
+    const { dose } = readDose(amount, exercise);
+    return [dose ? { option, dose } : { option }];
+  });
 }
 
 function emptyPart(name: string, index: number): Segment {

@@ -1,4 +1,5 @@
 import type { Catalogue } from '../movement/catalogue.ts';
+import type { Exercise } from '../movement/exercise.ts';
 import { STRENGTHS, type Gear } from '../movement/gear.ts';
 import type { ExerciseItem, Item, Plan } from '../plan/plan.ts';
 import { rulesOf } from '../plan/schools.ts';
@@ -29,12 +30,23 @@ function linesOf(item: Item, catalogue: Catalogue): string[] {
   const note = quoted(item.note).map((line) => (line ? `  ${line}` : line));
   if (item.kind === 'pause') return [`- (pause) ${item.label}, ${item.durationS} s`, ...note];
   const exercise = catalogue.require(item.exercise);
-  const dose = item.dose ? `, ${writeDose(item.dose, exercise)}` : '';
-  return [`- ${exercise.name}${dose}`, ...detailsOf(item).map((each) => `  - ${each}`), ...note];
+  const dose = item.dose && !item.variants ? `, ${writeDose(item.dose, exercise)}` : '';
+  return [
+    `- ${exercise.name}${dose}`,
+    ...detailsOf(item, exercise).map((each) => `  - ${each}`),
+    ...note,
+  ];
 }
 
-function detailsOf({ options, restS, teaching, gear }: ExerciseItem): string[] {
+function detailsOf(
+  { variants, options, restS, teaching, gear }: ExerciseItem,
+  exercise: Exercise,
+): string[] {
+  const each = variants?.map(({ option, dose }) =>
+    dose ? `${option}: ${writeDose(dose, exercise)}` : `${option}`,
+  );
   return [
+    each ? `variants ${each.join('; ')}` : '',
     options ? `options ${options.join(', ')}` : '',
     restS > 0 ? `rest ${restS} s` : '',
     teaching ? `teaching ${teaching}` : '',

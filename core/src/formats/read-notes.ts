@@ -33,6 +33,8 @@ export type Detail =
   | { is: 'options'; options: number[] }
   | { is: 'rest'; restS: number }
   | { is: 'teaching'; teaching: TeachingStyle }
+  /** "1: 10 times; 4: 8 each side", to be read with the exercise at hand. */
+  | { is: 'variants'; words: string }
   | { is: 'gear'; gear: Gear };
 
 /** As many lines as a class can have items and words. */
@@ -175,6 +177,8 @@ function readDetail(words: string): Detail | undefined {
   if (rest) return { is: 'rest', restS: Number(rest[1]) };
   const teaching = /^teaching\s+(full|brief|none)$/i.exec(words);
   if (teaching) return { is: 'teaching', teaching: teaching[1]?.toLowerCase() as TeachingStyle };
+  const variants = /^variants\s+(.+)$/i.exec(words);
+  if (variants) return { is: 'variants', words: variants[1] ?? '' };
   const gear = /^gear\s+(.+)$/i.exec(words);
   return gear ? readGear(gear[1] ?? '') : undefined;
 }

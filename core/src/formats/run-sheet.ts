@@ -1,13 +1,18 @@
 import type { Analysis } from '../analyse.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
-import { describeDose } from '../movement/dose.ts';
 import type { Exercise, Option } from '../movement/exercise.ts';
-import { PROP_WORDS } from '../movement/words.ts';
-import { offeredOptions, itemsOf, type ExerciseItem, type Plan } from '../plan/plan.ts';
+import { inSentence, PROP_WORDS } from '../movement/words.ts';
+import {
+  exerciseItemsOf,
+  itemsOf,
+  offeredOptions,
+  type ExerciseItem,
+  type Plan,
+} from '../plan/plan.ts';
 import { rulesOf } from '../plan/schools.ts';
 import { showClock } from '../plan/show-time.ts';
 import type { TimedItem } from '../plan/timing/timeline.ts';
-import { doseOf } from '../plan/usual.ts';
+import { describeItemDose } from '../plan/variants.ts';
 import { GEAR_PART_WORDS, gearWords, partWords } from '../room/gear-words.ts';
 import { gearChart, type GearChart } from '../room/gear-chart.ts';
 import type { Machines, SpringStep } from '../room/machines.ts';
@@ -117,14 +122,26 @@ export function runSheet(input: SheetInput): RunSheet {
   };
 }
 
-function gearOf({ analysis, machines }: SheetInput, clock: (atS: number) => string) {
+function gearOf(
+  { plan, analysis, machines, catalogue }: SheetInput,
+  clock: (atS: number) => string,
+) {
+  const items = new Map(exerciseItemsOf(plan).map((item) => [item.id, item]));
+  /** The same exercise in one way only is told by that way. */
+  const nameOf = (itemId: string) => {
+    const [item, name] = [items.get(itemId), timed.get(itemId)?.name ?? ''];
+    const [only, more] = item?.variants ? [] : (item?.options ?? []);
+    if (!item || only === undefined || more !== undefined) return name;
+    const option = catalogue.get(item.exercise)?.options[only - 1];
+    return option ? `${name}, ${inSentence(option.name)}` : name;
+  };
   const { parts, rows } = gearChart(analysis.gear, machines);
   const timed = new Map(analysis.timeline.items.map((item) => [item.itemId, item]));
   return {
     parts,
     rows: rows.map(({ itemId, bands }) => ({
       at: clock(timed.get(itemId)?.startS ?? 0),
-      name: timed.get(itemId)?.name ?? '',
+      name: nameOf(itemId),
       bands,
     })),
   };
@@ -150,7 +167,7 @@ function exerciseRow(
   const option = exercise.options[(timed.option ?? exercise.standard) - 1];
   return {
     name: exercise.name,
-    dose: describeDose(doseOf(item, exercise, rulesOf(plan.school))),
+    dose: describeItemDose(item, exercise, rulesOf(plan.school)),
     versions: versionsOf(item, exercise, input),
     change: changeBefore(item.id, input),
     note: item.note,
@@ -177,13 +194,6 @@ function versionsOf(item: ExerciseItem, exercise: Exercise, input: SheetInput): 
           : 'rest',
     people: names ? people.map((id) => names.get(id) ?? '').filter(Boolean) : [],
   }));
-}
-
-/** A name inside a sentence; a letter that is a shape, such as T, stays what it is. */
-function inSentence(name: string): string {
-  return /^.[a-z ]/.test(name) && !/^. /.test(name)
-    ? name.charAt(0).toLowerCase() + name.slice(1)
-    : name;
 }
 
 function changeBefore(itemId: string, { analysis, machines }: SheetInput): string {

@@ -116,6 +116,8 @@ export const Exercise = z
     breath: Breath,
     purpose: words,
     options: z.array(Option).min(2).max(4),
+    /** Whether its options are steps of a ladder, or variants that are done one after another. */
+    optionsAre: z.enum(['steps', 'variants']).default('steps'),
     /** The option shown to a group by default. */
     standard: z.number().int().min(1).max(4),
     cues: z.array(words).min(2).max(FEW),

@@ -57,6 +57,7 @@ function create(slug: string): Exercise {
     prepares: [],
     counters: [],
     swaps: [],
+    optionsAre: 'steps',
     view: 'side',
   };
 }

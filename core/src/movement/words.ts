@@ -99,3 +99,10 @@ const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five', 'six'] as const;
 
 /** A small number as it is said. */
 export const countWords = (count: number): string => COUNTS[count] ?? String(count);
+
+/** A name inside a sentence; a letter that is a shape, such as T, stays what it is. */
+export function inSentence(name: string): string {
+  return /^.[a-z ]/.test(name) && !/^. /.test(name)
+    ? name.charAt(0).toLowerCase() + name.slice(1)
+    : name;
+}

@@ -57,6 +57,8 @@ function rankCuts(plan: Plan, catalogue: Catalogue, timeline: Timeline): Repair[
   const timed = new Map(timeline.items.map((item) => [item.itemId, item]));
   const cuts = exerciseItemsOf(plan).flatMap((item): Cut[] => {
     const exercise = catalogue.require(item.exercise);
+    // Each variant has its own count, which nobody shortens for the teacher.
+    if (item.variants) return [];
     const dose = doseOf(item, exercise, rulesOf(plan.school));
     const shorter = shorterDose(dose, exercise);
     const laidOut = timed.get(item.id);

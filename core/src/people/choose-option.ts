@@ -105,7 +105,7 @@ export function chooseAmong(
   const exercise = catalogue.require(item.exercise);
   const byHand = attendee.byHand?.[item.id];
   if (byHand) return handChoice(byHand, exercise, catalogue, restrictions);
-  const own = ownOption(attendee.person, exercise);
+  const own = ownOption(attendee.person, item, exercise);
   const passedOver: Reason[] = [];
   for (const number of [...offered].reverse()) {
     const option = exercise.options[number - 1];
@@ -149,9 +149,11 @@ function handChoice(
   return { ...byHand, reasons };
 }
 
-type Own = { option: number; from: 'level' | 'last-time' };
+type Own = { option: number; from: 'level' | 'last-time' | 'variants' };
 
-export function ownOption(person: Person, exercise: Exercise): Own {
+/** How far up a person goes; variants are no ladder, so everybody goes through them all. */
+export function ownOption(person: Person, item: ExerciseItem, exercise: Exercise): Own {
+  if (item.variants) return { option: exercise.options.length, from: 'variants' };
   const last = person.usualOptions[exercise.slug];
   return last === undefined
     ? { option: person.level, from: 'level' }
@@ -159,6 +161,7 @@ export function ownOption(person: Person, exercise: Exercise): Own {
 }
 
 function ownReason(own: Own, chosen: number): Reason {
+  if (own.from === 'variants') return { code: 'variants', option: chosen };
   return own.from === 'last-time'
     ? { code: 'last-time', option: own.option }
     : { code: 'level', level: own.option, option: chosen };

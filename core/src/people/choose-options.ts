@@ -107,7 +107,7 @@ function standingOf(
   catalogue: Catalogue,
 ): Standing {
   const isByHand = attendee.byHand?.[item.id] !== undefined;
-  const own = ownOption(attendee.person, exercise).option;
+  const own = ownOption(attendee.person, item, exercise).option;
   const open = isByHand
     ? []
     : offered

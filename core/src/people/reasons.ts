@@ -8,6 +8,7 @@ export type Reason =
   | { code: 'careful'; caution: CautionId; demand: Demand; effect: 'limit' | 'support' }
   | { code: 'level'; level: number; option: number }
   | { code: 'last-time'; option: number }
+  | { code: 'variants'; option: number }
   | { code: 'not-offered'; option: number }
   | { code: 'not-cued'; option: number; atOnce: number }
   | { code: 'swap'; exercise: string; name: string; samePosition: boolean }
@@ -30,6 +31,8 @@ export function explainReason(reason: Reason, exercise: Exercise): string {
         : `Own level is ${reason.level}.`;
     case 'last-time':
       return `Did option ${reason.option} of this exercise in full last time.`;
+    case 'variants':
+      return `Variants are done by everybody in turn, as far as ${name(reason.option)}; whoever stops there does it again meanwhile.`;
     case 'not-offered':
       return `Own level is ${reason.option}, and no option that low is on offer.`;
     case 'not-cued':

@@ -8,7 +8,7 @@ import {
   Segment,
   TeachingStyle,
   placeOf,
-  type ExerciseItem,
+  ExerciseItem,
   type PauseItem,
 } from './plan.ts';
 
@@ -35,6 +35,11 @@ export const SingleEdit = z.discriminatedUnion('type', [
     type: z.literal('setRest'),
     itemId: id,
     restS: z.number().int().min(0).max(600),
+  }),
+  z.strictObject({
+    type: z.literal('setVariants'),
+    itemId: id,
+    variants: ExerciseItem.shape.variants,
   }),
   z.strictObject({ type: z.literal('setGear'), itemId: id, gear: Gear.optional() }),
   z.strictObject({
@@ -112,6 +117,11 @@ function applySingle(plan: Plan, edit: SingleEdit): EditResult {
       return changeExercise(plan, edit.itemId, (item) => ({
         next: { ...item, restS: edit.restS },
         inverse: { type: 'setRest', itemId: item.id, restS: item.restS },
+      }));
+    case 'setVariants':
+      return changeExercise(plan, edit.itemId, (item) => ({
+        next: withOptional(item, 'variants', edit.variants),
+        inverse: { type: 'setVariants', itemId: item.id, variants: item.variants },
       }));
     case 'setGear':
       return changeExercise(plan, edit.itemId, (item) => ({
@@ -249,7 +259,7 @@ function kindOf(plan: Plan, itemId: string): Item['kind'] | undefined {
 }
 
 /** Sets a field, or takes it away so that the document stays as it was before it had one. */
-function withOptional<K extends 'dose' | 'options' | 'teaching' | 'gear'>(
+function withOptional<K extends 'dose' | 'options' | 'teaching' | 'gear' | 'variants'>(
   item: ExerciseItem,
   key: K,
   value: ExerciseItem[K],

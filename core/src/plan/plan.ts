@@ -21,6 +21,12 @@ export const ExerciseItem = z.strictObject({
   dose: Dose.optional(),
   /** Option numbers on offer; all of them when left out. */
   options: z.array(z.number().int().min(1).max(4)).min(1).max(4).optional(),
+  /** Variants done one after another, each with its own count; its dose and options follow from them. */
+  variants: z
+    .array(z.strictObject({ option: z.number().int().min(1).max(4), dose: Dose.optional() }))
+    .min(2)
+    .max(8)
+    .optional(),
   /** `full` when it is new to the group, `none` when it only repeats; worked out when left out. */
   teaching: TeachingStyle.optional(),
   restS: z.number().int().min(0).max(600).default(0),
@@ -117,6 +123,14 @@ export function checkPlan(plan: Plan, catalogue: Catalogue): PlanProblem[] {
         });
         return;
       }
+      item.variants?.forEach(({ option }, index) => {
+        if (option > exercise.options.length) {
+          problems.push({
+            path: [...path, 'variants', index, 'option'],
+            message: `${exercise.name} has ${exercise.options.length} options, no number ${option}`,
+          });
+        }
+      });
       item.options?.forEach((number, index) => {
         if (number > exercise.options.length) {
           problems.push({
@@ -142,7 +156,8 @@ export function exerciseItemsOf(plan: Plan): ExerciseItem[] {
 /** The option numbers on offer, lowest first; those that an exercise no longer has are left out. */
 export function offeredOptions(item: ExerciseItem, exercise: Exercise): number[] {
   const all = exercise.options.map((option) => option.number);
-  const offered = all.filter((number) => item.options?.includes(number) ?? true);
+  const own = item.variants?.map(({ option }) => option) ?? item.options;
+  const offered = all.filter((number) => own?.includes(number) ?? true);
   return offered.length > 0 ? offered : all;
 }
 

@@ -5,6 +5,8 @@ import type { SchoolRules } from './school.ts';
 
 /** The option that the group is shown: the standard one, or the nearest on offer below it. */
 export function shownOption(item: ExerciseItem, exercise: Exercise, school: SchoolRules): number {
+  const [first] = item.variants ?? [];
+  if (first && first.option <= exercise.options.length) return first.option;
   const offered = offeredOptions(item, exercise);
   const upToStandard = offered.filter((number) => number <= exercise.standard);
   const hinged =
@@ -20,14 +22,17 @@ function lastHinged(numbers: readonly number[], exercise: Exercise): number | un
   return numbers.findLast((number) => !isBoneByBone(number));
 }
 
-/** The dose that will be done: the item's own, else what the school makes of the option's or the exercise's. */
+/** The dose that will be done, of the first variant where there are several: the item's own, else what the school makes of the option's or the exercise's. */
 export function doseOf(item: ExerciseItem, exercise: Exercise, school: SchoolRules): Dose {
-  if (item.dose) return item.dose;
+  const [first] = item.variants ?? [];
+  if (first?.dose) return first.dose;
+  if (item.dose && !first) return item.dose;
   const option = optionOf(exercise, shownOption(item, exercise, school));
   return schoolDose(option.dose ?? exercise.dose, exercise, school);
 }
 
-function schoolDose(dose: Dose, exercise: Exercise, school: SchoolRules): Dose {
+/** What a school makes of a dose that nobody set. */
+export function schoolDose(dose: Dose, exercise: Exercise, school: SchoolRules): Dose {
   const wanted = school.defaults.dose;
   const isWork = exercise.family !== 'release' && exercise.family !== 'awareness';
   if (wanted.kind === 'own' || dose.kind !== 'repetitions' || !isWork) return dose;

@@ -210,9 +210,14 @@ export const MACHINES_MIXED: Plan = plan(
     [
       'Feet',
       [
-        exercise('footwork', { options: [1], dose: times(10) }),
-        exercise('footwork', { options: [2], dose: times(10) }),
-        exercise('footwork', { options: [4], dose: times(8, 'each') }),
+        exercise('footwork', {
+          variants: [
+            { option: 1, dose: times(10) },
+            { option: 2, dose: times(10) },
+            { option: 3, dose: times(8) },
+            { option: 4, dose: times(8, 'each') },
+          ],
+        }),
         exercise('calf-raise', { dose: times(12) }),
         exercise('running', { dose: times(20) }),
       ],
@@ -221,10 +226,22 @@ export const MACHINES_MIXED: Plan = plan(
       'Trunk and loops',
       [
         exercise('reformer-bridge', { dose: twice(6) }),
-        exercise('supine-arms', { dose: twice(8) }),
+        exercise('supine-arms', {
+          variants: [
+            { option: 1, dose: times(8) },
+            { option: 2, dose: times(8) },
+            { option: 3, dose: times(6) },
+          ],
+        }),
         exercise('reformer-hundred', { options: [1, 2] }),
         exercise('coordination', { options: [1, 2], dose: times(6) }),
-        exercise('feet-in-straps', { dose: twice(8) }),
+        exercise('feet-in-straps', {
+          variants: [
+            { option: 1, dose: times(8) },
+            { option: 2, dose: times(8) },
+            { option: 3, dose: times(6) },
+          ],
+        }),
       ],
     ],
     [
@@ -276,9 +293,14 @@ export const MACHINES_FIRST: Plan = plan(
     [
       'Feet',
       [
-        exercise('footwork', { options: [1], dose: times(10), teaching: 'full' }),
-        exercise('footwork', { options: [2], dose: times(10) }),
-        exercise('footwork', { options: [3], dose: times(8) }),
+        exercise('footwork', {
+          variants: [
+            { option: 1, dose: times(10) },
+            { option: 2, dose: times(10) },
+            { option: 3, dose: times(8) },
+          ],
+          teaching: 'full',
+        }),
         exercise('calf-raise', { options: [1, 2], dose: times(10) }),
         exercise('running', { dose: times(16) }),
       ],

@@ -48,6 +48,8 @@ export const SET_UP = {
   boxS: 25,
   turnRoundS: 15,
   betweenSetsS: 8,
+  /** From one variant to the next: the feet or hands go elsewhere. */
+  betweenVariantsS: 4,
   betweenHoldsS: 4,
 } as const;
 

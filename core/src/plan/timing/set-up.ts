@@ -97,7 +97,8 @@ function propChanges(before: Stance | undefined, after: Stance): Cost[] {
 }
 
 /** What everyone changes on their machine; before the first exercise the machines are set already. */
-function machineChanges(
+/** What everyone changes on the machine from one gear to the next, each with its seconds. */
+export function machineChanges(
   before: Gear | undefined,
   after: Gear | undefined,
   seconds: GearSeconds,

@@ -13,10 +13,11 @@ import {
 import type { SchoolRules } from '../school.ts';
 import { rulesOf } from '../schools.ts';
 import { doseOf, shownOption } from '../usual.ts';
-import type { GearSeconds } from './gear-seconds.ts';
+import { variantsOf, type DoneVariant } from '../variants.ts';
+import { GEAR_SECONDS, type GearSeconds } from './gear-seconds.ts';
 import { likelyRange } from './likely-range.ts';
-import { SPREAD, TEACHING, TEACHING_SPEED, STEADY_PACE, type Pace } from './pace.ts';
-import { setUpBetween, type Stance } from './set-up.ts';
+import { SET_UP, SPREAD, TEACHING, TEACHING_SPEED, STEADY_PACE, type Pace } from './pace.ts';
+import { machineChanges, setUpBetween, type Stance } from './set-up.ts';
 import type { TimedItem, TimedPart, Timeline } from './timeline.ts';
 import { workParts, type LoosePart } from './work.ts';
 
@@ -117,13 +118,12 @@ function layOutExercise(
     ...spokenBefore(item, exercise, teaching, pace, walk),
   ];
   absorbIntoChange(walk, before);
-  const work = workParts({
-    dose,
-    tempo: exercise.tempo,
-    position: stance.position,
-    teaching,
-    pace,
-  });
+  const doing = { tempo: exercise.tempo, position: stance.position, teaching, pace };
+  const variants = variantsOf(item, exercise, walk.school);
+  const work =
+    variants.length > 0
+      ? variantParts(variants, item, doing, stance, context)
+      : workParts({ ...doing, dose });
   const parts = [...before, ...work, ...spokenOver(item, exercise, teaching, pace), ...rest(item)];
   walk.stance = { ...stance, position: exercise.endPosition ?? stance.position };
   walk.met.add(stance.position).add(walk.stance.position);
@@ -275,6 +275,40 @@ function spokenOver(
       spread: SPREAD.teaching,
     },
   ];
+}
+
+/** Each variant's work, and what is changed on the way to it; the stance is left as the last one leaves it. */
+function variantParts(
+  variants: readonly DoneVariant[],
+  item: ExerciseItem,
+  doing: Omit<Parameters<typeof workParts>[0], 'dose'>,
+  stance: Stance,
+  { pace = STEADY_PACE, gearSeconds }: TimingContext,
+): LoosePart[] {
+  return variants.flatMap(({ option, dose }, index) => {
+    const gear = gearAfter(stance.gear, gearFor(option, item.gear));
+    const changes = machineChanges(stance.gear, gear, gearSeconds ?? GEAR_SECONDS);
+    stance.gear = gear;
+    const changedS = changes.reduce((sum, each) => sum + each.seconds, 0);
+    const seconds = SET_UP.betweenVariantsS + changedS;
+    const words = [
+      `to ${option.name} ${SET_UP.betweenVariantsS} s`,
+      ...changes.map(({ reason }) => reason),
+    ];
+    const change: LoosePart = {
+      kind: 'set-up',
+      startS: 0,
+      durationS: Math.round(seconds * pace.setUpFactor),
+      reason: words.join('; '),
+      source: pace.setUpFactor === 1 ? 'common practice' : 'your pace',
+      spread: SPREAD.setUp,
+    };
+    // What was taught at the first is only recalled at the others.
+    const teaching = index > 0 && doing.teaching === 'full' ? 'brief' : doing.teaching;
+    const work = workParts({ ...doing, dose, teaching });
+    for (const part of work) part.variant = option.number;
+    return index === 0 ? work : [change, ...work];
+  });
 }
 
 function rest(item: ExerciseItem): LoosePart[] {

@@ -11,6 +11,8 @@ export interface TimedPart {
   /** Left out when the part belongs to no side; `alternating` changes side every repetition. */
   side?: Side | 'alternating';
   set?: number;
+  /** The option, where an item is made of several variants. */
+  variant?: number;
   startS: number;
   durationS: number;
   /** How many repetitions, breaths or holds the part holds, for counting aloud. */

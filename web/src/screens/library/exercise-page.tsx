@@ -61,6 +61,12 @@ function Page({ exercise }: { exercise: Exercise }) {
         {exercise.otherNames.length > 0 ? ` · also: ${exercise.otherNames.join(', ')}` : ''}
         {exercise.classicOrder ? ` · number ${exercise.classicOrder} of the 1945 mat order` : ''}
       </p>
+      {exercise.optionsAre === 'variants' ? (
+        <p className="mt-1 text-soft">
+          A series: these are variants, done one after another, each with its own count. In Plan,
+          choose the row and take them all or some.
+        </p>
+      ) : null}
       <div className="mt-5 flex flex-wrap items-end gap-3">
         <Button aria-pressed={playing} onClick={() => setPlaying(!playing)}>
           {playing ? <Pause size={16} aria-hidden /> : <Play size={16} aria-hidden />}

@@ -24,6 +24,7 @@ import { Select } from '../../parts/select.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
 import { capital, FOUNDATION_WORDS, POSITION_WORDS } from '@wrenfern/core/movement/words';
 import { DoseEditor } from './dose-editor.tsx';
+import { MakeVariants, VariantsEditor } from './variants-editor.tsx';
 import { nudge } from './drag.ts';
 import { PlanDetailsPanel } from './plan-details.tsx';
 import { useEditor, usePlanScreen } from './plan-context.tsx';
@@ -119,11 +120,18 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
       {option ? (
         <Figure of={option} view={exercise.view} width={228} height={130} arrow label />
       ) : null}
-      <DoseEditor
-        dose={dose}
-        exercise={exercise}
-        onChange={(next) => edit({ type: 'setDose', itemId: item.id, dose: next })}
-      />
+      {item.variants ? (
+        <VariantsEditor item={item} exercise={exercise} />
+      ) : (
+        <>
+          <DoseEditor
+            dose={dose}
+            exercise={exercise}
+            onChange={(next) => edit({ type: 'setDose', itemId: item.id, dose: next })}
+          />
+          <MakeVariants item={item} exercise={exercise} />
+        </>
+      )}
       <div className="grid grid-cols-[1fr_5.5rem] items-end gap-2">
         <Select
           label="Teaching"
@@ -147,7 +155,7 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
           onChange={(restS) => edit({ type: 'setRest', itemId: item.id, restS })}
         />
       </div>
-      <OptionList item={item} exercise={exercise} />
+      {item.variants ? null : <OptionList item={item} exercise={exercise} />}
       <WhyHere exercise={exercise} timed={timed} />
       <Words exercise={exercise} number={timed.option ?? exercise.standard} />
     </>

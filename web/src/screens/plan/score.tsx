@@ -4,10 +4,9 @@ import { clsx } from 'clsx';
 import { Coffee, GripVertical } from 'lucide-react';
 import { useMemo, type CSSProperties, type ReactNode } from 'react';
 import type { Finding } from '@wrenfern/core/order/rule';
-import { describeDose } from '@wrenfern/core/movement/dose';
 import type { ExerciseItem, Item } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
-import { doseOf } from '@wrenfern/core/plan/usual';
+import { describeItemDose } from '@wrenfern/core/plan/variants';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
 import { catalogue } from '../../data/catalogue.ts';
@@ -226,8 +225,8 @@ function ExerciseWords({
   const school = useEditor((editor) => editor.plan.school);
   const dose = [
     // Variants of one exercise are told apart by their only option.
-    ...(item.options?.length === 1 && option ? [option.name] : []),
-    describeDose(doseOf(item, exercise, rulesOf(school))),
+    ...(!item.variants && item.options?.length === 1 && option ? [option.name] : []),
+    describeItemDose(item, exercise, rulesOf(school)),
   ].join(' · ');
   return (
     <>

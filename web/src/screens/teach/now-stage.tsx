@@ -32,7 +32,8 @@ export function NowStage({
   gear: ReactNode;
 }) {
   const exercise = now.item.exercise ? catalogue.get(now.item.exercise) : undefined;
-  const option = exercise?.options[(now.item.option ?? 1) - 1];
+  // A variant that is being done shows itself, not the first one of its series.
+  const option = exercise?.options[(now.part?.variant ?? now.item.option ?? 1) - 1];
   const props = option?.props.filter((use) => !use.optional) ?? [];
   const words = exercise && option ? schoolWords(exercise, option, school) : undefined;
   const shareAt = useShareAt(now);

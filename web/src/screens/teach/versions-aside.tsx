@@ -4,9 +4,8 @@ import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 import type { View } from '@wrenfern/core/movement/pose';
 import type { NowView } from '@wrenfern/core/live/run-class';
 import type { Choice } from '@wrenfern/core/people/choose-option';
-import { describeDose } from '@wrenfern/core/movement/dose';
 import { rulesOf } from '@wrenfern/core/plan/schools';
-import { doseOf } from '@wrenfern/core/plan/usual';
+import { describeItemDose } from '@wrenfern/core/plan/variants';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { WholeClass } from '../../data/api-types.ts';
 import { catalogue } from '../../data/catalogue.ts';
@@ -193,7 +192,7 @@ function Next({ lesson, analysis, now }: AsideProps) {
         {exercise && item?.kind === 'exercise' ? (
           <span className="text-soft">
             {' '}
-            · {describeDose(doseOf(item, exercise, rulesOf(lesson.plan.school)))}
+            · {describeItemDose(item, exercise, rulesOf(lesson.plan.school))}
           </span>
         ) : null}
       </p>

@@ -77,6 +77,15 @@ export function BasicsFields({ form, draft, isNew }: FieldsProps) {
           choices={SIDES.map((value) => ({ value, name: value }))}
           onChange={(value) => set('dose', { ...draft.dose, sides: value }, TURNED)}
         />
+        <Select
+          label="Its options are"
+          value={draft.optionsAre}
+          choices={[
+            { value: 'steps', name: 'steps of a ladder' },
+            { value: 'variants', name: 'variants, in turn' },
+          ]}
+          onChange={(value) => set('optionsAre', value, TURNED)}
+        />
         <Stepper
           label="spine load, 0 to 4"
           value={draft.spineLoad}

@@ -3,11 +3,10 @@ import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { Proposal } from '@wrenfern/core/draft/draft-plan';
 import type { DraftWishes } from '@wrenfern/core/draft/wishes';
-import { describeDose } from '@wrenfern/core/movement/dose';
 import type { Item, Plan } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
-import { doseOf } from '@wrenfern/core/plan/usual';
+import { describeItemDose } from '@wrenfern/core/plan/variants';
 import type { WholeClass } from '../../../data/api-types.ts';
 import { catalogue } from '../../../data/catalogue.ts';
 import { analyseClass } from '../../../data/class-analysis.ts';
@@ -140,7 +139,7 @@ function ProposedItem({ item, plan, reason, lesson, wishes, onSwap }: ItemProps)
           {exercise.name}
           <span className="font-normal text-soft">
             {' '}
-            · {describeDose(doseOf(item, exercise, rulesOf(plan.school)))}
+            · {describeItemDose(item, exercise, rulesOf(plan.school))}
           </span>
         </span>
         <span className="block text-[0.8125rem] leading-snug text-soft">

@@ -1,0 +1,100 @@
+import { ArrowUp, Plus, Trash2 } from 'lucide-react';
+import { describeDose, type Dose } from '@wrenfern/core/movement/dose';
+import type { Exercise } from '@wrenfern/core/movement/exercise';
+import type { ExerciseItem } from '@wrenfern/core/plan/plan';
+import { rulesOf } from '@wrenfern/core/plan/schools';
+import { variantsOf } from '@wrenfern/core/plan/variants';
+import { Button } from '../../parts/button.tsx';
+import { IconButton } from '../../parts/icon-button.tsx';
+import { Stepper } from '../../parts/stepper.tsx';
+import { useEditor } from './plan-context.tsx';
+
+type Variants = NonNullable<ExerciseItem['variants']>;
+const MOST_VARIANTS = 8;
+
+/** The variants of a series, one after another, each with its own count. */
+export function VariantsEditor({ item, exercise }: { item: ExerciseItem; exercise: Exercise }) {
+  const edit = useEditor((editor) => editor.edit);
+  const school = rulesOf(useEditor((editor) => editor.plan.school));
+  const done = variantsOf(item, exercise, school);
+  const now: Variants = done.map(({ option, dose }) => ({ option: option.number, dose }));
+  const set = (variants: Variants | undefined) =>
+    edit({ type: 'setVariants', itemId: item.id, ...(variants ? { variants } : {}) });
+  const put = (index: number, dose: Dose) =>
+    set(now.map((each, at) => (at === index ? { ...each, dose } : each)));
+  const next = exercise.options.find(({ number }) => !now.some(({ option }) => option === number));
+  return (
+    <section aria-label="Variants" className="flex flex-col gap-2">
+      <h3 className="text-base">One after another</h3>
+      <ol className="divide-y divide-line border-y border-line">
+        {done.map(({ option, dose }, index) => (
+          <li key={`${option.number} ${index}`} className="flex items-center gap-1 py-1.5">
+            <span className="min-w-0 flex-1">
+              <span className="block truncate leading-tight font-semibold">{option.name}</span>
+              <span className="block text-[0.8125rem] text-soft">{describeDose(dose)}</span>
+            </span>
+            {'count' in dose ? (
+              <div className="w-24 shrink-0">
+                <Stepper
+                  label="times"
+                  value={dose.count}
+                  min={1}
+                  max={200}
+                  onChange={(count) => put(index, { ...dose, count })}
+                />
+              </div>
+            ) : null}
+            <IconButton
+              label={`${option.name} earlier`}
+              disabled={index === 0}
+              onClick={() => set(swapped(now, index))}
+            >
+              <ArrowUp size={15} aria-hidden />
+            </IconButton>
+            <IconButton
+              label={`Leave ${option.name} out`}
+              onClick={() => set(now.length > 2 ? now.filter((_, at) => at !== index) : undefined)}
+            >
+              <Trash2 size={15} aria-hidden />
+            </IconButton>
+          </li>
+        ))}
+      </ol>
+      <div className="flex flex-wrap gap-2">
+        <Button
+          disabled={now.length >= MOST_VARIANTS}
+          onClick={() => set([...now, { option: next?.number ?? 1 }])}
+        >
+          <Plus size={15} aria-hidden />{' '}
+          {next ? next.name : `${exercise.options[0]?.name ?? ''} again`}
+        </Button>
+        <Button look="quiet" onClick={() => set(undefined)}>
+          Only one way
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+/** What an exercise of variants offers while it is done in one way. */
+export function MakeVariants({ item, exercise }: { item: ExerciseItem; exercise: Exercise }) {
+  const edit = useEditor((editor) => editor.edit);
+  if (exercise.optionsAre !== 'variants') return null;
+  const variants = exercise.options.map(({ number }) => ({ option: number }));
+  return (
+    <Button
+      className="self-start"
+      title={exercise.options.map(({ name }) => name).join(', ')}
+      onClick={() => edit({ type: 'setVariants', itemId: item.id, variants })}
+    >
+      All variants, one after another
+    </Button>
+  );
+}
+
+/** The list with one entry a place earlier. */
+function swapped(list: Variants, index: number): Variants {
+  const [before, own] = [list[index - 1], list[index]];
+  if (!before || !own) return list;
+  return [...list.slice(0, index - 1), own, before, ...list.slice(index + 1)];
+}
