@@ -144,8 +144,12 @@ export function paintProp(use: PropUse, body: Body, camera: Camera): FurniturePa
   }
   if (use.prop === 'spine-support') return [archPart(camera, centre, long, tall, wide, depth)];
   if (!under) return boxParts('prop', camera, centre, BETWEEN, depth);
-  return boxParts('prop', camera, centre, [long, tall, wide], depth);
+  // A pad is thin: with its whole width in the picture it looks as high as the shin on it.
+  const seenWide = use.prop === 'pad' ? PAD_SEEN_WIDE : wide;
+  return boxParts('prop', camera, centre, [long, tall, seenWide], depth);
 }
+
+const PAD_SEEN_WIDE = 0.08;
 
 /** Half the height of a soft ball with a body on it. */
 function pressedIn(bodyHeight: number, tall: number): number {

@@ -1,14 +1,12 @@
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
-import { cautionOf } from '@wrenfern/core/people/cautions';
 import type { OptionsPlan, Version } from '@wrenfern/core/people/choose-options';
-import { cautionsOn } from '@wrenfern/core/people/person';
 import type { ExerciseItem, School } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { shownOption } from '@wrenfern/core/plan/usual';
 import type { BookedPerson, WholeClass } from '../../data/api-types.ts';
 import { Figure } from '../../parts/figure.tsx';
 import { ChoiceCell } from './choice-cell.tsx';
-import { TodaySheet } from './today-sheet.tsx';
+import { PersonHead } from './person-head.tsx';
 
 interface OptionsTableProps {
   lesson: WholeClass;
@@ -21,8 +19,13 @@ interface OptionsTableProps {
 /** A sticky head and first column, so that a name and an exercise are always in sight. */
 export function OptionsTable({ lesson, people, items, options, catalogue }: OptionsTableProps) {
   return (
-    // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- a scrolling area must be reachable by keyboard
-    <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="Options">
+    <div
+      className="min-h-0 flex-1 overflow-auto max-md:hidden"
+      // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- a scrolling area must be reachable by keyboard
+      tabIndex={0}
+      role="region"
+      aria-label="Options"
+    >
       <table className="border-separate border-spacing-0 pr-6 pb-6">
         <thead>
           <tr>
@@ -83,7 +86,7 @@ export function OptionsTable({ lesson, people, items, options, catalogue }: Opti
                 key={item.id}
                 className="sticky bottom-0 z-10 border-t-2 border-fern bg-leaf p-2 text-center text-[0.8125rem]"
               >
-                {cueWords(options.versions.get(item.id) ?? [])}
+                {cueWords(item, options.versions.get(item.id) ?? [])}
               </td>
             ))}
           </tr>
@@ -117,28 +120,11 @@ function ExerciseHead({
   );
 }
 
-function PersonHead({ booked, lesson }: { booked: BookedPerson; lesson: WholeClass }) {
-  const names = [...cautionsOn(booked.person, lesson.day), ...booked.today].map(
-    (entry) => cautionOf(entry.caution).name,
-  );
-  return (
-    <TodaySheet lesson={lesson} booked={booked}>
-      <button type="button" className="w-full rounded px-1 text-left hover:bg-mist">
-        <span className="block font-semibold">{booked.person.name}</span>
-        {names.length > 0 || booked.todayNote ? (
-          <span className="block max-w-44 text-[0.8125rem] leading-tight text-soft">
-            {[...names, ...(booked.todayNote ? [`today: ${booked.todayNote}`] : [])].join(' · ')}
-          </span>
-        ) : null}
-      </button>
-    </TodaySheet>
-  );
-}
-
-/** Options by number, and how many swap or rest. */
-function cueWords(versions: readonly Version[]): string {
+/** Options by number, all of a series, and how many swap or rest. */
+function cueWords(item: ExerciseItem, versions: readonly Version[]): string {
+  const last = Math.max(...(item.variants ?? []).map(({ option }) => option));
   const options = versions.flatMap(({ choice }) =>
-    choice.kind === 'option' ? [String(choice.option)] : [],
+    choice.kind === 'option' ? [choice.option === last ? 'all' : String(choice.option)] : [],
   );
   const swaps = versions.filter(({ choice }) => choice.kind === 'swap').length;
   const rests = versions.some(({ choice }) => choice.kind === 'rest');

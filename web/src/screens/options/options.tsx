@@ -6,6 +6,7 @@ import { catalogue } from '../../data/catalogue.ts';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { ToggleChip } from '../../parts/chip.tsx';
 import { Empty } from '../../parts/states.tsx';
+import { OptionsByExercise } from './options-by-exercise.tsx';
 import { OptionsTable } from './options-table.tsx';
 import { WhoComes } from './who-comes.tsx';
 
@@ -27,7 +28,7 @@ export function Component() {
         <ToggleChip on={onlyOpen} onChange={setOnlyOpen}>
           only those who swap or rest
         </ToggleChip>
-        <p className="text-[0.8125rem] text-soft">
+        <p className="text-[0.8125rem] text-soft max-md:hidden">
           Filled leaves say which option; a filled tip marks the standard one; copper is a swap or a
           rest. Press a cell for the reason.
         </p>
@@ -45,13 +46,24 @@ export function Component() {
           </Empty>
         </div>
       ) : (
-        <OptionsTable
-          lesson={lesson}
-          people={shown}
-          items={items}
-          options={analysis.options}
-          catalogue={catalogue}
-        />
+        <>
+          <OptionsTable
+            lesson={lesson}
+            people={shown}
+            items={items}
+            options={analysis.options}
+            catalogue={catalogue}
+          />
+          <div className="flex min-h-0 flex-1 flex-col md:hidden">
+            <OptionsByExercise
+              lesson={lesson}
+              people={shown}
+              items={items}
+              options={analysis.options}
+              catalogue={catalogue}
+            />
+          </div>
+        </>
       )}
     </div>
   );

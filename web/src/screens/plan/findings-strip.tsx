@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { Finding, Repair } from '@wrenfern/core/order/rule';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { Analysis } from '@wrenfern/core';
@@ -40,6 +40,7 @@ export function FindingsStrip() {
   const shown = filtered.length > 0 ? filtered : findings;
   const at = shown.findIndex((finding) => findingId(finding) === focused);
   const finding = shown[Math.max(0, at)];
+  const groups = groupFindings(findings);
   const step = (by: 1 | -1) => {
     const next = stepFinding(shown, finding && findingId(finding), by);
     if (!next) return;
@@ -49,49 +50,45 @@ export function FindingsStrip() {
   return (
     <section
       aria-label={`${findings.length} to settle`}
-      className="flex min-w-0 flex-1 flex-col gap-1 py-1.5 max-md:order-last max-md:basis-full"
+      className="flex min-w-0 flex-1 py-1.5 max-md:order-last max-md:basis-full max-md:py-0"
     >
-      <div className="flex items-center gap-1.5">
-        <div
-          className="flex min-w-0 flex-1 gap-1.5 overflow-x-auto"
-          role="group"
-          aria-label="Findings by kind"
-        >
-          {groupFindings(findings).map((group) => (
-            <button
-              key={group.filter}
-              type="button"
-              aria-pressed={filter === group.filter}
-              onClick={() => setFilter(group.filter)}
-              className={clsx(
-                'min-h-6 shrink-0 rounded-full border px-2.5 text-[0.8125rem] whitespace-nowrap',
-                filter === group.filter
-                  ? 'border-fern bg-mist font-semibold text-fern'
-                  : group.filter === 'must'
-                    ? 'border-copper-line bg-copper-soft text-copper'
-                    : 'border-line bg-leaf',
-              )}
-            >
-              {group.name} {group.count}
-            </button>
-          ))}
-        </div>
-        <IconButton label="The finding before (p)" onClick={() => step(-1)}>
-          <ChevronLeft size={16} aria-hidden />
-        </IconButton>
-        <span className="min-w-12 text-center text-[0.8125rem] text-soft" aria-live="polite">
-          {Math.max(0, at) + 1} of {shown.length}
-        </span>
-        <IconButton label="The next finding (n)" onClick={() => step(1)}>
-          <ChevronRight size={16} aria-hidden />
-        </IconButton>
-      </div>
-      {finding ? <FindingCard key={findingId(finding)} finding={finding} /> : null}
+      {finding ? (
+        <FindingCard key={findingId(finding)} finding={finding}>
+          <select
+            aria-label="Findings by kind"
+            value={filter}
+            onChange={(event) => {
+              const chosen = groups.find((group) => group.filter === event.target.value);
+              if (chosen) setFilter(chosen.filter);
+            }}
+            className="min-h-7 max-w-32 rounded-lg border border-line-strong/50 bg-leaf px-1.5 text-[0.8125rem] text-ink max-md:hidden"
+          >
+            {groups.map((group) => (
+              <option key={group.filter} value={group.filter}>
+                {group.name} {group.count}
+              </option>
+            ))}
+          </select>
+          <IconButton label="The finding before (p)" onClick={() => step(-1)}>
+            <ChevronLeft size={16} aria-hidden />
+          </IconButton>
+          <span
+            className="min-w-11 text-center text-[0.8125rem] whitespace-nowrap text-soft"
+            aria-live="polite"
+          >
+            {Math.max(0, at) + 1} of {shown.length}
+          </span>
+          <IconButton label="The next finding (n)" onClick={() => step(1)}>
+            <ChevronRight size={16} aria-hidden />
+          </IconButton>
+        </FindingCard>
+      ) : null}
     </section>
   );
 }
 
-function FindingCard({ finding }: { finding: Finding }) {
+/** One finding: what, why, and what would settle it, to the last word. */
+function FindingCard({ finding, children }: { finding: Finding; children: ReactNode }) {
   const edit = useEditor((editor) => editor.edit);
   const select = useEditor((editor) => editor.select);
   const focus = useEditor((editor) => editor.focusFinding);
@@ -100,11 +97,11 @@ function FindingCard({ finding }: { finding: Finding }) {
   return (
     <article
       className={clsx(
-        'flex min-h-0 flex-1 flex-col rounded-xl border px-3 py-1',
+        'flex min-w-0 flex-1 flex-col justify-between gap-0.5 rounded-xl border px-3 py-1',
         finding.binding ? 'border-copper-line bg-copper-soft' : 'border-line bg-paper',
       )}
     >
-      <div className="flex items-start gap-3">
+      <div className="flex items-start gap-2">
         <button
           type="button"
           className="line-clamp-2 min-w-0 flex-1 text-left leading-snug font-semibold"
@@ -117,16 +114,14 @@ function FindingCard({ finding }: { finding: Finding }) {
           {finding.sentence}
         </button>
         <Why finding={finding} repairs={repairs} />
+        <div className="flex shrink-0 items-center">{children}</div>
       </div>
-      <p className="line-clamp-1 text-[0.8125rem] text-soft md:max-lg:hidden" title={finding.why}>
-        {finding.why}
-      </p>
-      <div className="mt-auto grid gap-x-4 md:grid-cols-2 lg:grid-cols-3">
+      <div className="flex flex-wrap gap-x-5 max-md:hidden">
         {repairs.map((repair, index) => (
           <button
             key={repair.label}
             type="button"
-            className="min-h-6 min-w-0 truncate text-left text-[0.8125rem] font-semibold text-copper underline"
+            className="min-h-5 text-left text-[0.8125rem] leading-5 font-semibold text-copper underline"
             title={`${repair.label}${leaves(repair)} (key ${index + 1})`}
             onClick={() => edit(repair.edit)}
           >

@@ -15,11 +15,11 @@ export function Foot() {
   const { analysis, preview } = usePlanScreen();
   const shown = preview ?? analysis;
   return (
-    <footer className="flex shrink-0 items-stretch gap-3 border-t border-line bg-leaf px-3 max-md:flex-wrap max-md:py-2 md:h-[9.25rem] md:px-4">
+    <footer className="flex shrink-0 items-stretch gap-3 border-t border-line bg-leaf px-3 max-md:flex-wrap max-md:gap-y-1 max-md:py-1.5 md:h-[6.75rem] md:px-4">
       <Total />
       <div className="self-center max-lg:hidden">
         <Balance>
-          <Rose seconds={shown.coverage.seconds} size={112} legend />
+          <Rose seconds={shown.coverage.seconds} size={94} legend />
         </Balance>
       </div>
       <FindingsStrip />
@@ -44,7 +44,7 @@ function Total() {
         </p>
         <p>{likely.reason}</p>
       </Note>
-      <p className="title text-3xl" data-testid="total">
+      <p className="title text-3xl max-md:text-2xl" data-testid="total">
         {showClock(totalS)}
         <span className={clsx('ml-2 font-text text-sm', overS > 60 ? 'text-copper' : 'text-soft')}>
           {overS > 0 ? `${showClock(overS)} over` : `${showClock(-overS)} left`}
@@ -92,7 +92,7 @@ function SavedAndUndo({ count }: { count: number }) {
   const canUndo = useEditor((editor) => editor.past.length > 0);
   const canRedo = useEditor((editor) => editor.future.length > 0);
   return (
-    <div className="flex w-32 shrink-0 flex-col justify-center gap-1">
+    <div className="flex w-32 shrink-0 flex-col justify-center gap-1 max-md:w-auto max-md:flex-1 max-md:flex-row max-md:items-center max-md:justify-end max-md:gap-3">
       <p
         role="status"
         data-testid="save-state"

@@ -139,7 +139,7 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
             </aside>
           )}
           <section aria-label="Score" className="flex min-w-0 flex-1 flex-col">
-            <div className="flex flex-wrap gap-2 border-b border-line p-2 lg:hidden">
+            <div className="flex shrink-0 gap-2 overflow-x-auto border-b border-line p-2 whitespace-nowrap lg:hidden [&>*]:shrink-0">
               {isReader ? null : (
                 <>
                   <PlanTools />

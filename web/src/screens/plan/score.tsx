@@ -209,6 +209,9 @@ function Row({ row, item, mark }: { row: ScoreRow; item: Item; mark: Mark | unde
   );
 }
 
+/** From here on a row has room for several lines. */
+const TALL_PX = 76;
+
 function ExerciseWords({
   item,
   timed,
@@ -236,12 +239,17 @@ function ExerciseWords({
           view={exercise.view}
           width={70}
           height={Math.min(height - 6, 46)}
-          className="max-sm:hidden"
+          className="max-sm:w-13"
         />
       ) : null}
       <span className="flex min-w-0 flex-1 flex-col leading-tight">
         <span className="truncate font-semibold">{exercise.name}</span>
-        <span className="truncate text-[0.8125rem] text-soft">
+        <span
+          className={clsx(
+            'text-[0.8125rem] text-soft',
+            item.variants && height >= TALL_PX ? 'line-clamp-3' : 'truncate',
+          )}
+        >
           {dose} · {showClock(timed.durationS)}
           {mark ? <span className="sr-only">, has something to settle</span> : null}
         </span>

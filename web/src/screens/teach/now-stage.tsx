@@ -25,11 +25,14 @@ export function NowStage({
   now,
   school,
   gear,
+  pause,
 }: {
   now: NowView;
   school: SchoolRules;
   /** How the machine is set, on a machine. */
   gear: ReactNode;
+  /** What there is to do while nobody exercises. */
+  pause: ReactNode;
 }) {
   const exercise = now.item.exercise ? catalogue.get(now.item.exercise) : undefined;
   // A variant that is being done shows itself, not the first one of its series.
@@ -76,6 +79,7 @@ export function NowStage({
         />
       </div>
       {gear}
+      {pause}
       {exercise ? (
         <div className="grid gap-4 text-xl max-sm:text-lg sm:grid-cols-2">
           <Card title="Say">

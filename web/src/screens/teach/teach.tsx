@@ -15,6 +15,7 @@ import { minutes } from '../../parts/dates.ts';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { NowStage } from './now-stage.tsx';
 import { GearNow } from './gear-now.tsx';
+import { PauseCards } from './pause-cards.tsx';
 import { TeachBar } from './teach-bar.tsx';
 import { TeachTop } from './teach-top.tsx';
 import { useBegin, type Begin } from './use-begin.ts';
@@ -103,6 +104,7 @@ function Teach({ lesson, known, onStarted }: TeachProps) {
           now={run.now}
           school={rulesOf(lesson.plan.school)}
           gear={<GearNow lesson={lesson} analysis={analysis} now={run.now} />}
+          pause={<PauseCards lesson={lesson} analysis={analysis} now={run.now} />}
         />
         <VersionsAside lesson={lesson} analysis={analysis} run={run} now={run.now} />
       </div>

@@ -1,0 +1,23 @@
+import { cautionOf } from '@wrenfern/core/people/cautions';
+import { cautionsOn } from '@wrenfern/core/people/person';
+import type { BookedPerson, WholeClass } from '../../data/api-types.ts';
+import { TodaySheet } from './today-sheet.tsx';
+
+/** A name with what holds today; pressed, it opens what is different today. */
+export function PersonHead({ booked, lesson }: { booked: BookedPerson; lesson: WholeClass }) {
+  const names = [...cautionsOn(booked.person, lesson.day), ...booked.today].map(
+    (entry) => cautionOf(entry.caution).name,
+  );
+  return (
+    <TodaySheet lesson={lesson} booked={booked}>
+      <button type="button" className="w-full rounded px-1 text-left hover:bg-mist">
+        <span className="block font-semibold">{booked.person.name}</span>
+        {names.length > 0 || booked.todayNote ? (
+          <span className="block max-w-44 text-[0.8125rem] leading-tight text-soft">
+            {[...names, ...(booked.todayNote ? [`today: ${booked.todayNote}`] : [])].join(' · ')}
+          </span>
+        ) : null}
+      </button>
+    </TodaySheet>
+  );
+}
