@@ -15,16 +15,13 @@ interface PauseProps {
   now: NowView;
 }
 
-/** While nobody exercises: what to lay out and set, what comes, and who begins it where. */
+/** While nobody exercises: what to lay out and set, and what to remember. */
 export function PauseCards({ lesson, analysis, now }: PauseProps) {
   if (now.item.kind !== 'pause') return null;
-  const { items } = analysis.timeline;
-  const at = items.findIndex(({ itemId }) => itemId === now.item.itemId);
-  const coming = items.slice(at + 1).find(({ kind }) => kind === 'exercise');
-  const exercise = coming && catalogue.get(coming.exercise ?? '');
-  const isFirst = at === 0;
+  const isFirst = now.item.startS === 0;
   const item = itemsOf(lesson.plan).find(({ id }) => id === now.item.itemId);
   const notes = [item?.note, isFirst ? lesson.plan.note : ''].filter(Boolean);
+  const coming = comingUp(analysis, now);
   const layOut = propsFor(analysis, isFirst ? undefined : coming?.itemId);
   const block = analysis.gear.find(({ itemIds }) => itemIds.includes(coming?.itemId ?? ''));
   return (
@@ -48,29 +45,41 @@ export function PauseCards({ lesson, analysis, now }: PauseProps) {
           ))}
         </Card>
       ) : null}
-      {coming && exercise ? (
-        <section className="flex gap-5 rounded-2xl border border-line bg-leaf p-4 sm:col-span-2">
-          <Figure
-            of={optionOf(exercise, coming.option ?? exercise.standard)}
-            view={exercise.view}
-            width={230}
-            height={130}
-            className="h-auto w-2/5 max-w-60 shrink-0"
-          />
-          <div className="min-w-0">
-            <h2 className="font-text text-base font-normal text-soft">Then {exercise.name}</h2>
-            <ul className="mt-1 flex flex-col gap-0.5">
-              {whoBegins(lesson, analysis, coming.itemId, exercise.slug).map(({ way, people }) => (
-                <li key={way}>
-                  {way} <span className="text-soft">{people}</span>
-                </li>
-              ))}
-            </ul>
-          </div>
-        </section>
-      ) : null}
     </div>
   );
+}
+
+/** Beside a pause: what comes, and who begins it where. */
+export function ThenCard({ lesson, analysis, now }: PauseProps) {
+  const coming = now.item.kind === 'pause' ? comingUp(analysis, now) : undefined;
+  const exercise = coming && catalogue.get(coming.exercise ?? '');
+  if (!coming || !exercise) return null;
+  return (
+    <section className="rounded-2xl border border-line bg-leaf p-4 text-lg">
+      <h2 className="font-text text-base font-normal text-soft">Then</h2>
+      <p className="font-semibold">{exercise.name}</p>
+      <Figure
+        of={optionOf(exercise, coming.option ?? exercise.standard)}
+        view={exercise.view}
+        width={320}
+        height={170}
+        className="my-2 h-auto w-full max-sm:hidden"
+      />
+      <ul className="flex flex-col gap-1">
+        {whoBegins(lesson, analysis, coming.itemId, exercise.slug).map(({ way, people }) => (
+          <li key={way}>
+            {way} <span className="text-soft">{people}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** The first exercise after a pause. */
+function comingUp({ timeline }: Analysis, now: NowView) {
+  const at = timeline.items.findIndex(({ itemId }) => itemId === now.item.itemId);
+  return timeline.items.slice(at + 1).find(({ kind }) => kind === 'exercise');
 }
 
 /** Props of the whole class, or of the item that comes. */

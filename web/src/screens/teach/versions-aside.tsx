@@ -13,6 +13,7 @@ import { Button } from '../../parts/button.tsx';
 import { Figure } from '../../parts/figure.tsx';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { GearNext } from './gear-now.tsx';
+import { ThenCard } from './pause-cards.tsx';
 import type { Run } from './use-run.ts';
 
 interface AsideProps {
@@ -30,6 +31,7 @@ export function VersionsAside(props: AsideProps) {
       className="flex w-[25rem] shrink-0 flex-col gap-3 border-l border-line p-4 max-lg:w-auto max-lg:border-t max-lg:border-l-0 sm:max-lg:grid sm:max-lg:grid-cols-2 sm:max-lg:items-start lg:overflow-y-auto"
     >
       <Versions {...props} />
+      <ThenCard {...props} />
       <Next {...props} />
     </aside>
   );
