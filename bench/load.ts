@@ -169,6 +169,21 @@ try {
     'wanted: p95 under 250 ms',
   );
   const recent = classIds.slice(-60);
+  const day = (days: number) => new Date(Date.now() + days * DAY_MS).toISOString().slice(0, 10);
+  report(
+    'a month of classes, nobody else there',
+    await together(clients.slice(0, 1), (client) =>
+      need(client, 'GET', `/week?from=${day(-31)}&until=${day(10)}`),
+    ),
+    'wanted: p95 under 100 ms',
+  );
+  report(
+    `a month of classes, ${CLIENTS} clients at once`,
+    await together(clients, (client) =>
+      need(client, 'GET', `/week?from=${day(-31)}&until=${day(10)}`),
+    ),
+    '-',
+  );
   report(
     'a class',
     await together(clients, (client, at) =>

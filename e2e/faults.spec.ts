@@ -158,7 +158,7 @@ test('a studio set up from nothing has words for its emptiness', async ({ page, 
   await page.getByLabel('Email').fill('two@lantern.example');
   await page.getByLabel('Password').fill('a lantern over nine bricks');
   await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByRole('heading', { name: 'No class ahead' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Three classes to begin with' })).toBeVisible();
   await expect(page.getByText('Nothing has been taught yet.')).toBeVisible();
   await page.getByRole('link', { name: 'People' }).click();
   await expect(page.getByRole('heading', { name: 'Nobody here yet' })).toBeVisible();
