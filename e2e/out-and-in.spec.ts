@@ -148,7 +148,7 @@ test('a studio is archived, and put in place of another', async ({ page, browser
   await owner.goto('/people');
   await expect(owner.getByText('Asha Delun')).toBeVisible();
   await owner.goto('/');
-  await expect(owner.getByRole('article', { name: 'Small ball evening' }).first()).toBeVisible();
+  await expect(owner.getByText('Small ball evening').first()).toBeVisible();
   // As it was found: other journeys begin in this studio too.
   await emptyStudio(owner);
 });

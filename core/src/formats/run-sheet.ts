@@ -1,6 +1,7 @@
 import type { Analysis } from '../analyse.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Exercise, Option } from '../movement/exercise.ts';
+import { describeDose } from '../movement/dose.ts';
 import { inSentence, PROP_WORDS } from '../movement/words.ts';
 import {
   exerciseItemsOf,
@@ -12,7 +13,8 @@ import {
 import { rulesOf } from '../plan/schools.ts';
 import { showClock } from '../plan/show-time.ts';
 import type { TimedItem } from '../plan/timing/timeline.ts';
-import { describeItemDose } from '../plan/variants.ts';
+import { doseOf } from '../plan/usual.ts';
+import { variantsOf, type DoneVariant } from '../plan/variants.ts';
 import { GEAR_PART_WORDS, gearWords, partWords } from '../room/gear-words.ts';
 import { gearChart, type GearChart } from '../room/gear-chart.ts';
 import type { Machines, SpringStep } from '../room/machines.ts';
@@ -165,14 +167,41 @@ function exerciseRow(
   const { plan, catalogue } = input;
   const exercise = catalogue.require(item.exercise);
   const option = exercise.options[(timed.option ?? exercise.standard) - 1];
+  const variants = variantsOf(item, exercise, rulesOf(plan.school));
   return {
     name: exercise.name,
-    dose: describeItemDose(item, exercise, rulesOf(plan.school)),
-    versions: versionsOf(item, exercise, input),
+    ...(variants.length > 0
+      ? seriesOf(item, exercise, variants, input)
+      : {
+          dose: describeDose(doseOf(item, exercise, rulesOf(plan.school))),
+          versions: versionsOf(item, exercise, input),
+        }),
     change: changeBefore(item.id, input),
     note: item.note,
     exercise,
     ...(option ? { option } : {}),
+  };
+}
+
+/** A series on one line: the counts in turn, what they are of, and who stops on the way. */
+function seriesOf(
+  item: ExerciseItem,
+  exercise: Exercise,
+  variants: readonly DoneVariant[],
+  input: SheetInput,
+): Pick<SheetRow, 'dose' | 'versions'> {
+  const last = Math.max(...variants.map(({ option }) => option.number));
+  const others = (input.analysis.options.versions.get(item.id) ?? []).filter(
+    ({ choice }) => choice.kind !== 'option' || choice.option !== last,
+  );
+  const own = others.length > 0 ? versionsOf(item, exercise, input) : [];
+  const names = variants.map(({ option }) => inSentence(option.name));
+  return {
+    dose: variants.map(({ dose }) => describeDose(dose).replace(/ times$/, '')).join(' · '),
+    versions: [
+      { name: names.join(' · '), people: [] },
+      ...own.filter(({ name }) => name !== inSentence(exercise.options[last - 1]?.name ?? '')),
+    ],
   };
 }
 

@@ -1,4 +1,3 @@
-import { LRUCache } from 'lru-cache';
 import { Op, QueryTypes } from 'sequelize';
 import { emptyPlan } from '@wrenfern/core/plan/empty-plan';
 import type { Plan } from '@wrenfern/core/plan/plan';
@@ -15,6 +14,7 @@ import { ApiError } from './errors.ts';
 import { peopleOf as peopleOfGroups } from './groups.ts';
 import { changeDetails } from './class-details.ts';
 import { makeClasses, newSeries, weeklyFrom } from './make-classes.ts';
+import { NOTHING, outlinesOf, type Outline } from './outlines.ts';
 import { needRoom } from './quota.ts';
 import { readBody, readId, readQuery } from './read.ts';
 import { studioOf } from './studio.ts';
@@ -165,38 +165,6 @@ export async function wholeClass(row: ClassRow, member: Member) {
   };
 }
 
-interface Outline {
-  machine: Plan['machine'];
-  targetS: number;
-  items: number;
-}
-
-const NOTHING: Outline = { machine: 'mat', targetS: 0, items: 0 };
-
-/** What a list says of a plan; a saved revision never changes. */
-const outlines = new LRUCache<string, Outline>({ max: 20_000 });
-
-/** Outlines by class; plans are read for those only that are not known yet. */
-async function outlinesOf(
-  rows: readonly ClassRow[],
-  studioId: string,
-): Promise<Map<string, Outline>> {
-  const keyOf = ({ id, revision }: { id: string; revision: number }) => `${id} ${revision}`;
-  const unread = rows.filter((row) => !outlines.has(keyOf(row)));
-  if (unread.length > 0) {
-    const ids = unread.map(({ id }) => id);
-    const read = await rowsOf(ClassRow, studioId).all({
-      where: { id: ids },
-      attributes: ['id', 'revision', 'plan'],
-    });
-    for (const row of read) {
-      const items = row.plan.segments.reduce((sum, segment) => sum + segment.items.length, 0);
-      outlines.set(keyOf(row), { machine: row.plan.machine, targetS: row.plan.targetS, items });
-    }
-  }
-  return new Map(rows.map((row) => [row.id, outlines.get(keyOf(row)) ?? NOTHING]));
-}
-
 /** How many come to each of these classes; who lies in the wastebasket does not. */
 async function countComing(classIds: readonly string[]): Promise<Map<string, number>> {
   if (classIds.length === 0) return new Map();
@@ -221,9 +189,11 @@ async function summaries(rows: readonly ClassRow[], studioId: string) {
     id: row.id,
     title: row.title,
     startsAt: row.startsAt.toISOString(),
-    ...(outlined.get(row.id) ?? NOTHING),
+    ...briefly(outlined.get(row.id) ?? NOTHING),
     coming: coming.get(row.id) ?? 0,
     taught: row.taughtRevision !== null,
     effort: efforts.get(row.id) ?? null,
   }));
 }
+
+const briefly = ({ machine, targetS, items }: Outline) => ({ machine, targetS, items });

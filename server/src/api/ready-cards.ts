@@ -70,6 +70,8 @@ async function card(row: ClassRow, around: Around, workers: Workers) {
     isRepeated: Boolean(row.seriesId),
     lastOfSeries: around.lastOf.get(row.id) ?? null,
     instructor: teacherOf(row, around.team),
+    items: 0,
+    exercises: [] as string[],
   };
   try {
     const { plan } = row;
@@ -92,10 +94,13 @@ async function card(row: ClassRow, around: Around, workers: Workers) {
         row.startsAt,
       ),
     });
-    const state = ready ? ('ready' as const) : ('late' as const);
-    const { machine, targetS } = plan;
     const { id, name } = rulesOf(plan.school);
-    return { ...shared, machine, targetS, school: { id, name }, state, ready: ready ?? null };
+    const { machine, targetS } = plan;
+    const items = plan.segments.reduce((sum, segment) => sum + segment.items.length, 0);
+    const outline = { machine, targetS, items, school: { id, name } };
+    if (!ready) return { ...shared, ...outline, state: 'late' as const, ready: null };
+    const { exercises, ...worked } = ready;
+    return { ...shared, ...outline, exercises, state: 'ready' as const, ready: worked };
   } catch (error) {
     // One class that can't be read must not take the others with it.
     if (!(error instanceof UnreadableColumn)) throw error;
@@ -111,7 +116,7 @@ async function card(row: ClassRow, around: Around, workers: Workers) {
 }
 
 /** Whoever stands before the class: who covers it, else whose it is. */
-function teacherOf({ coverUserId, instructorId }: ClassRow, team: Around['team']) {
+export function teacherOf({ coverUserId, instructorId }: ClassRow, team: Around['team']) {
   const id = coverUserId ?? instructorId;
   const name = id ? team.get(id) : undefined;
   return id && name ? { id, name } : null;

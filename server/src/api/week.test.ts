@@ -30,9 +30,20 @@ interface Card {
 const studio = () => makeStudio(app, 'weekly');
 type Owner = Awaited<ReturnType<typeof studio>>;
 
-async function weekOf({ agent }: Owner, from: string, until: string): Promise<Card[]> {
+async function daysOf({ agent }: Owner, from: string, until: string): Promise<Card[]> {
   const answer = await agent.get(`/api/week?from=${from}&until=${until}`).expect(200);
   return (answer.body as { classes: Card[] }).classes;
+}
+
+/** Fortnight by fortnight: what is longer is told as a month, with less. */
+async function weekOf(owner: Owner, from: string, until: string): Promise<Card[]> {
+  const day = (text: string) => DateTime.fromISO(text, { zone: 'utc' });
+  const cards: Card[] = [];
+  for (let at = day(from); at <= day(until); at = at.plus({ days: 14 })) {
+    const last = DateTime.min(at.plus({ days: 13 }), day(until));
+    cards.push(...(await daysOf(owner, at.toISODate() ?? '', last.toISODate() ?? '')));
+  }
+  return cards;
 }
 
 const localTime = (iso: string) =>
@@ -218,6 +229,53 @@ describe('a week', () => {
   ])('from %s until %s is refused with a sentence', async (from, until) => {
     const owner = await studio();
     await owner.agent.get(`/api/week?from=${from}&until=${until}`).expect(422);
+  });
+});
+
+describe('a month', () => {
+  it('tells who comes to what, and works nothing out', async () => {
+    const owner = await studio();
+    const [id = ''] = await makeSeries(owner);
+    const asha = await makePerson(owner, 'Asha');
+    await owner.agent
+      .put(`/api/classes/${id}/attendees`)
+      .send({ revision: 1, personIds: [asha] })
+      .expect(200);
+    const lesson = await owner.agent.get(`/api/classes/${id}`).expect(200);
+    const { plan } = lesson.body as { plan: object };
+    const items = [{ kind: 'exercise', id: 'a', exercise: 'footwork' }];
+    const segments = [{ id: 's', name: 'S', items }];
+    await owner.agent
+      .put(`/api/classes/${id}/plan`)
+      .send({ revision: 1, plan: { ...plan, segments } })
+      .expect(200);
+    const cards = await daysOf(owner, '2026-10-19', '2026-11-15');
+    expect(cards).toHaveLength(4);
+    expect(cards[0]).toMatchObject({
+      id,
+      coming: ['Asha'],
+      exercises: ['Footwork'],
+      items: 1,
+      machine: 'reformer',
+      school: { id: 'foundations-first' },
+      instructor: { id: owner.userId },
+      state: 'outline',
+      ready: null,
+    });
+    expect(cards[3]).toMatchObject({ items: 0, exercises: [], coming: [] });
+  });
+
+  it('names nobody who comes to whoever only reads', async () => {
+    const owner = await studio();
+    const asha = await makePerson(owner, 'Asha');
+    const id = await makeClass(owner);
+    await owner.agent
+      .put(`/api/classes/${id}/attendees`)
+      .send({ revision: 1, personIds: [asha] })
+      .expect(200);
+    const reader = await addMember(app, owner.studioId, 'reader');
+    const cards = await daysOf(reader, '2026-11-01', '2026-11-30');
+    expect(cards.map(({ coming }) => coming)).toEqual([[]]);
   });
 });
 

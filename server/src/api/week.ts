@@ -7,6 +7,7 @@ import type { Workers } from '../work/pool.ts';
 import { onlyTheirs } from './classes.ts';
 import { ApiError } from './errors.ts';
 import { makeClasses, type ClassToMake } from './make-classes.ts';
+import { MONTH_COLUMNS, monthCards } from './month-cards.ts';
 import { needRoom } from './quota.ts';
 import { readBody, readQuery } from './read.ts';
 import { readyCards } from './ready-cards.ts';
@@ -14,6 +15,8 @@ import { studioOf } from './studio.ts';
 
 /** A month with what stands before and after it on its page. */
 const MOST_DAYS = 42;
+/** So many days are told with all that is still to settle; more than that as a month. */
+const FULL_DAYS = 14;
 /** More classes than that, a page of days does not show. */
 const MOST_CLASSES = 300;
 const WEEK_DAYS = 7;
@@ -30,12 +33,16 @@ export function weekRouter(workers: Workers) {
       const message = `give 1 to ${MOST_DAYS} days`;
       throw new ApiError('invalid', [{ path: ['until'], message }]);
     }
+    const isMonth = days > FULL_DAYS;
     const rows = await rowsOf(ClassRow, member.studioId).all({
+      ...(isMonth ? { attributes: MONTH_COLUMNS } : {}),
       where: { ...within(timeZone, from, days), ...onlyTheirs(member) },
       order: [['startsAt', 'ASC']],
       limit: MOST_CLASSES,
     });
-    response.json({ classes: await readyCards(rows, member, workers) });
+    response.json({
+      classes: isMonth ? await monthCards(rows, member) : await readyCards(rows, member, workers),
+    });
   });
 
   /**

@@ -86,8 +86,6 @@ export interface Readiness {
   likely: { lowS: number; highS: number };
   items: number;
   directions: Record<Direction, number>;
-  /** Names of its exercises, each once. */
-  exercises: string[];
   swell: { seconds: number; effort: number }[];
   toSettle: { time: string[]; options: string[]; props: string[]; order: string[] };
 }
@@ -114,9 +112,16 @@ export interface ReadyClass {
   /** Whoever stands before it; null when nobody was named. */
   instructor: Named | null;
   school: Named | null;
+  /** Rows of its plan; none while nothing is planned. */
+  items: number;
+  /** Names of its exercises, each once. */
+  exercises: string[];
   detailsRevision: number;
-  /** `late` when it could not be worked out in time, `unreadable` when another version wrote it. */
-  state: 'ready' | 'late' | 'unreadable';
+  /**
+   * `late` when it could not be worked out in time, `unreadable` when another version wrote it, `outline` where
+   * a month does not ask for more.
+   */
+  state: 'ready' | 'late' | 'unreadable' | 'outline';
   ready: Readiness | null;
 }
 

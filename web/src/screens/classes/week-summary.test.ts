@@ -25,6 +25,8 @@ function lesson(
     lastOfSeries: null,
     instructor: { id: 'u1', name: 'Rowan Feld' },
     school: { id: 'classic', name: 'Classic' },
+    items,
+    exercises,
     detailsRevision: 1,
     state: 'ready',
     ready: {
@@ -32,7 +34,6 @@ function lesson(
       likely: { lowS: 2800, highS: 3200 },
       items,
       directions: met(...directions),
-      exercises,
       swell: [],
       toSettle: { time: [], options: [], props: [], order: [] },
     },

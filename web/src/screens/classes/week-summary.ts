@@ -3,7 +3,7 @@ import { DIRECTION_WORDS } from '@wrenfern/core/movement/words';
 import type { Named, ReadyClass } from '../../data/api-types.ts';
 
 /** Whether nothing has been planned yet. */
-export const isEmpty = ({ ready }: ReadyClass) => ready?.items === 0;
+export const isEmpty = ({ items, state }: ReadyClass) => items === 0 && state !== 'unreadable';
 
 /** What a stretch of days comes to, in one line; `undefined` parts are left out by the reader. */
 export function summarise(classes: readonly ReadyClass[]): string[] {
@@ -61,7 +61,7 @@ export function filterClasses(classes: readonly ReadyClass[], filters: Filters):
       (filters.school === '' || each.school?.id === filters.school) &&
       (filters.instructor === '' || each.instructor?.id === filters.instructor) &&
       (words === '' ||
-        [each.title, ...each.coming, ...(each.ready?.exercises ?? [])].some((text) =>
+        [each.title, ...each.coming, ...each.exercises].some((text) =>
           text.toLowerCase().includes(words),
         )),
   );
@@ -73,7 +73,7 @@ export function stateWords(each: ReadyClass): { words: string; isOpen: boolean }
   if (taught) return { words: 'taught', isOpen: false };
   if (state === 'unreadable') return { words: 'can’t be read', isOpen: true };
   if (!ready) return { words: 'not worked out yet', isOpen: false };
-  if (ready.items === 0) return { words: 'not planned', isOpen: true };
+  if (isEmpty(each)) return { words: 'not planned', isOpen: true };
   const overMin = Math.round((ready.totalS - targetS) / 60);
   if (overMin >= 2) return { words: `${overMin} min over`, isOpen: true };
   const left = Object.values(ready.toSettle).flat().length;

@@ -18,6 +18,7 @@ const SIDES = [
 
 const NOT_READY = {
   ready: '',
+  outline: '',
   late: 'Not worked out in time. Open the plan: it says what is left to settle.',
   unreadable: 'This class was written by another version and can’t be read. It is kept as it is.',
 } as const;
