@@ -44,7 +44,7 @@ const SCREENS: [
   [
     'options',
     (id) => `/classes/${id}/options`,
-    (page) => expect(page.getByRole('table')).toBeVisible(),
+    (page) => expect(page.getByText('Asha Delun').locator('visible=true').first()).toBeVisible(),
   ],
   [
     'teach',
@@ -73,7 +73,16 @@ const SCREENS: [
   ],
   ['people', () => '/people', (page) => expect(page.getByText('Asha Delun')).toBeVisible()],
   ['new person', () => '/people/new', (page) => expect(page.getByLabel('Name')).toBeVisible()],
-  ['studio', () => '/studio', (page) => expect(page.getByText('Cupboard')).toBeVisible()],
+  [
+    'by instructor',
+    () => '/classes?view=who',
+    (page) => expect(page.getByRole('columnheader', { name: /^Tamsin Orrell/ })).toBeVisible(),
+  ],
+  [
+    'studio',
+    () => '/studio',
+    (page) => expect(page.getByRole('heading', { name: 'Cupboard' })).toBeVisible(),
+  ],
   ['account', () => '/account', (page) => expect(page.getByText('this one')).toBeVisible()],
   [
     'trail',
