@@ -60,7 +60,9 @@ describe('the plan of whoever teaches', () => {
     const last = () => (sent.at(-1)?.body as { plan?: typeof lesson.plan } | undefined)?.plan;
     const saved = () => last()?.segments.flatMap(({ items }) => items).length;
     await expect.poll(saved, { timeout: 5000 }).toBe(before - 1);
-    expect((await screen.findByTestId('save-state')).textContent).toMatch(/^Saved/);
+    await expect
+      .poll(() => screen.getByTestId('save-state').textContent, { timeout: 5000 })
+      .toMatch(/^Saved/);
   });
 });
 
