@@ -56,7 +56,7 @@ globalThis.ResizeObserver = NoResizeObserver;
 Blob.prototype.text = function text(this: Blob): Promise<string> {
   return new Promise((resolve, reject) => {
     const reader = new FileReader();
-    reader.onload = () => resolve(String(reader.result));
+    reader.onload = () => resolve(typeof reader.result === 'string' ? reader.result : '');
     reader.onerror = () => reject(reader.error ?? new Error('can’t be read'));
     reader.readAsText(this);
   });
