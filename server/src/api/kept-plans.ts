@@ -1,5 +1,5 @@
 import { Op } from 'sequelize';
-import { checkPlan } from '@wrenfern/core/plan/plan';
+import { checkPlan, itemsOf } from '@wrenfern/core/plan/plan';
 import { closedRouter } from '../auth/closed-router.ts';
 import { ClassRow, KeptPlan } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
@@ -79,7 +79,7 @@ function told({ id, name, tags, plan, revision }: KeptPlan) {
     tags,
     machine: plan.machine,
     targetS: plan.targetS,
-    items: plan.segments.reduce((sum, { items }) => sum + items.length, 0),
+    items: itemsOf(plan).length,
     revision,
   };
 }

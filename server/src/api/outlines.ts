@@ -1,5 +1,5 @@
 import { LRUCache } from 'lru-cache';
-import { exerciseItemsOf, type Plan } from '@wrenfern/core/plan/plan';
+import { exerciseItemsOf, itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { ClassRow } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
@@ -48,7 +48,7 @@ function outlineOf(plan: Plan): Outline {
   return {
     machine: plan.machine,
     targetS: plan.targetS,
-    items: plan.segments.reduce((sum, { items }) => sum + items.length, 0),
+    items: itemsOf(plan).length,
     school: { id, name },
     slugs: [...new Set(exerciseItemsOf(plan).map(({ exercise }) => exercise))],
   };

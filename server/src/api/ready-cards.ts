@@ -1,4 +1,4 @@
-import { exerciseItemsOf, type Plan } from '@wrenfern/core/plan/plan';
+import { exerciseItemsOf, itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
 import { dayIn } from '@wrenfern/core/week/studio-time';
@@ -96,8 +96,7 @@ async function card(row: ClassRow, around: Around, workers: Workers) {
     });
     const { id, name } = rulesOf(plan.school);
     const { machine, targetS } = plan;
-    const items = plan.segments.reduce((sum, segment) => sum + segment.items.length, 0);
-    const outline = { machine, targetS, items, school: { id, name } };
+    const outline = { machine, targetS, items: itemsOf(plan).length, school: { id, name } };
     if (!ready) return { ...shared, ...outline, state: 'late' as const, ready: null };
     const { exercises, ...worked } = ready;
     return { ...shared, ...outline, exercises, state: 'ready' as const, ready: worked };

@@ -21,6 +21,10 @@ export function searchContext(lesson: WholeClass): SearchContext {
     own: ownExercises(),
     attendees: lesson.attendees,
     day: lesson.day,
-    timing: { ...(pace ? { pace } : {}), ...(familiar ? { familiar } : {}) },
+    timing: {
+      gearSeconds: lesson.machines.seconds,
+      ...(pace ? { pace } : {}),
+      ...(familiar ? { familiar } : {}),
+    },
   };
 }

@@ -14,6 +14,7 @@ import { warmsBelly } from '../rules/still-before-bend.ts';
 import { swellBand } from '../swell.ts';
 import { splitWishes, wishesOf } from './constraints.ts';
 import { layOutUnits, type OrderLocks } from './lay-out-units.ts';
+import type { GearSeconds } from '../../plan/timing/gear-seconds.ts';
 import { pairTables } from './pair-tables.ts';
 import { PRICE, priceFor } from './prices.ts';
 import type { OrderProblem, PlacedItem } from './problem.ts';
@@ -24,6 +25,8 @@ export interface OrderContext {
   group: Group;
   /** Exercises that the group knows; left out when nothing is known of it. */
   familiar?: ReadonlySet<string>;
+  /** What each change of a machine takes here; common practice when left out. */
+  gearSeconds?: GearSeconds;
 }
 
 /** The plan as numbers. The search knows nothing else. */
@@ -34,7 +37,7 @@ export function buildProblem(plan: Plan, context: OrderContext, locks: OrderLock
   const layout = layOutUnits(plan, rules, locks);
   const wishes = wishesOf(worked, school);
   const { before, soft } = splitWishes(wishes, layout, school, locks.rulesBind ?? true);
-  const tables = pairTables(worked, rules, context.familiar);
+  const tables = pairTables(worked, rules, context);
   const hardest = Math.max(0, ...items.map(({ effort }) => effort));
   const weight = (id: CostId) => school.weights[id];
   const priceOf = (rule: RuleId) => priceFor(school, rule);

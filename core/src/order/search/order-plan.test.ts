@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { applyEdit } from '../../plan/edits.ts';
+import { SCHOOLS } from '../../plan/schools.ts';
+import { GEAR_SECONDS } from '../../plan/timing/gear-seconds.ts';
 import { itemsOf, Plan } from '../../plan/plan.ts';
 import { randomClass, type RandomClass } from '../../testing/random-order-problem.ts';
 import { makeCatalogue, makeExercise } from '../../testing/make-exercise.ts';
@@ -221,5 +223,30 @@ describe('movedItems', () => {
     expect([...movedItems(from, to)]).toEqual(['a']);
     expect([...movedItems(to, from)]).toEqual(['a']);
     expect([...movedItems(from, from)]).toEqual([]);
+  });
+});
+
+describe('a machine', () => {
+  const springs = (heavy: number) => ({
+    settings: { springs: { heavy }, moreSpring: 'harder' as const },
+  });
+  const catalogue = makeCatalogue([
+    makeExercise('one', { machine: 'reformer', options: [springs(1), springs(1)] }),
+    makeExercise('two', { machine: 'reformer', options: [springs(2), springs(2)] }),
+    makeExercise('again', { machine: 'reformer', options: [springs(1), springs(1)] }),
+  ]);
+  const plan = makePlan([['one', 'two', 'again']], { machine: 'reformer' });
+  const costNow = (springsS: number) =>
+    orderPlan({
+      plan,
+      catalogue,
+      timing: { gearSeconds: { ...GEAR_SECONDS, springs: springsS } },
+      group: NOBODY,
+    }).nowS;
+
+  it('costs what changing springs takes in this studio', () => {
+    // Two changes of springs in today's order, and the school counts a second of set-up as a second.
+    const weight = SCHOOLS['foundations-first'].weights['set-up'];
+    expect(costNow(50) - costNow(5)).toBeCloseTo(2 * 45 * weight, 6);
   });
 });

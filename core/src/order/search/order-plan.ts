@@ -115,6 +115,7 @@ function problemOf(input: OrderInput, plan: Plan, rulesBind: boolean): OrderProb
     timeline,
     group,
     ...(timing.familiar ? { familiar: timing.familiar } : {}),
+    ...(timing.gearSeconds ? { gearSeconds: timing.gearSeconds } : {}),
   };
   return buildProblem(plan, context, { ...NO_LOCKS, ...input.locks, rulesBind });
 }

@@ -8,6 +8,7 @@ import { primeMover } from '../rules/no-pile-up.ts';
 import { STEP } from '../rules/peak-late.ts';
 import { onHands } from '../rules/wrist-rest.ts';
 import { PRICE, priceFor } from './prices.ts';
+import type { TimingContext } from '../../plan/timing/time-plan.ts';
 import type { OrderProblem } from './problem.ts';
 
 /** From this effort, or for this long, a bend wants its answer. */
@@ -21,7 +22,7 @@ type Tables = Pick<OrderProblem, 'setUpMet' | 'setUpNew' | 'setUpFirst' | 'near'
 export function pairTables(
   worked: readonly Worked[],
   { school, plan }: RuleContext,
-  familiar: ReadonlySet<string> | undefined,
+  { familiar, gearSeconds }: Pick<TimingContext, 'familiar' | 'gearSeconds'>,
 ): Tables {
   const count = worked.length;
   const table = () => new Float64Array(count * count);
@@ -32,8 +33,8 @@ export function pairTables(
     setUpFirst: Float64Array.from(
       worked,
       (each) =>
-        setUpBetween(undefined, startOf(each), new Set(), each.exercise.arrangeS).seconds *
-        weight('set-up'),
+        setUpBetween(undefined, startOf(each), new Set(), each.exercise.arrangeS, gearSeconds)
+          .seconds * weight('set-up'),
     ),
     near: {
       moves: table(),
@@ -57,7 +58,8 @@ export function pairTables(
         position: from.timed.endPosition ?? from.exercise.position,
       };
       const seconds = (met: ReadonlySet<Position>) =>
-        setUpBetween(stance, startOf(to), met, to.exercise.arrangeS).seconds * weight('set-up');
+        setUpBetween(stance, startOf(to), met, to.exercise.arrangeS, gearSeconds).seconds *
+        weight('set-up');
       tables.setUpMet[cell] = seconds(EVERYWHERE);
       tables.setUpNew[cell] = seconds(NOWHERE);
       const near: Partial<Record<CostId, number>> = {
