@@ -31,6 +31,12 @@ module.exports = {
       'the desk is another system: it knows what is published',
     ),
     none(
+      'cli-stands-on-core',
+      '^cli/',
+      '^(server|web|desk|e2e|bench|tools)/',
+      'the command line needs no server',
+    ),
+    none(
       'web-knows-no-server',
       '^web/',
       '^(server|e2e|bench)/',

@@ -283,6 +283,17 @@ describe('wrenfern figure', () => {
   });
 });
 
+describe('a flag', () => {
+  it.each([
+    [['time', TIMED, '--cards'], '"time" has no --cards; it has --json'],
+    [['markdown', BACK_EASE, '--json'], '"markdown" has no --json; it has no flags'],
+    [['figure', 'plank', '-o', 'x.svg', '--seed', '3'], '"figure" has no --seed; it has --option,'],
+    [['sheet', BACK_EASE, '--day', DAY, '--across'], '"sheet" has no --across'],
+  ])('that a command does not have is refused: %j', (argv, said) => {
+    expect(() => run(argv, DAY)).toThrow(said);
+  });
+});
+
 describe('wrenfern schema', () => {
   const ajv = new Ajv2020({ allErrors: true, formats: { date: true } });
 

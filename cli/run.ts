@@ -54,6 +54,7 @@ export function run(argv: readonly string[], today: string, solve?: Solve): stri
   const { values, positionals } = readArguments(argv);
   const [command, ...operands] = positionals;
   if (values.help || command === undefined) return USAGE;
+  needOwnFlags(command, argv);
   const day = values.day ?? today;
   const isJson = values.json;
   switch (command) {
@@ -146,6 +147,7 @@ function readArguments(argv: readonly string[]) {
     return parseArgs({
       args: [...argv],
       allowPositionals: true,
+      tokens: true,
       options: {
         json: { type: 'boolean', default: false },
         help: { type: 'boolean', short: 'h', default: false },
@@ -165,6 +167,34 @@ function readArguments(argv: readonly string[]) {
   } catch (error) {
     if (error instanceof TypeError) throw new Refusal(error.message);
     throw error;
+  }
+}
+
+/** The flags that each command has, besides `--help`; any other is refused, for it would do nothing. */
+const FLAGS: Readonly<Record<string, readonly Flag[]>> = {
+  time: ['json'],
+  review: ['json', 'people', 'day'],
+  order: ['json', 'people', 'day', 'school', 'seed', 'across'],
+  draft: ['json', 'people', 'day', 'seed'],
+  options: ['json', 'day'],
+  read: ['json'],
+  markdown: [],
+  sheet: ['people', 'day', 'cards', 'set-up', 'out'],
+  catalogue: ['json'],
+  figure: ['option', 'pose', 'view', 'out'],
+  schema: ['json'],
+};
+
+type Flag = Exclude<keyof ReturnType<typeof readArguments>['values'], 'help'>;
+
+function needOwnFlags(command: string, argv: readonly string[]): void {
+  const own = FLAGS[command];
+  if (!own) return;
+  for (const token of readArguments(argv).tokens) {
+    if (token.kind !== 'option' || token.name === 'help') continue;
+    if (own.some((flag) => flag === token.name)) continue;
+    const known = own.map((flag) => `--${flag}`).join(', ') || 'no flags';
+    throw new Refusal(`"${command}" has no ${token.rawName}; it has ${known}`);
   }
 }
 

@@ -8,7 +8,13 @@ export function App() {
   return (
     <>
       <RouterProvider router={router} />
-      <Toaster theme={dark ? 'dark' : 'light'} position="bottom-right" />
+      {/* Above the foot of Plan: what is said must not cover what is pressed next. */}
+      <Toaster
+        theme={dark ? 'dark' : 'light'}
+        position="bottom-right"
+        offset={{ bottom: 124 }}
+        mobileOffset={{ bottom: 140 }}
+      />
     </>
   );
 }
