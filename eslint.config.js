@@ -7,7 +7,8 @@ export default tseslint.config(
   ...tseslint.configs.strictTypeChecked,
   {
     languageOptions: {
-      parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname },
+      // One program for all: the types of the core are worked out once, not for every part that uses it.
+      parserOptions: { project: './tsconfig.lint.json', tsconfigRootDir: import.meta.dirname },
     },
     rules: {
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],

@@ -3,6 +3,9 @@ import { optionOf } from '@wrenfern/core/movement/exercise';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import type { NowView } from '@wrenfern/core/live/run-class';
 import { itemsOf } from '@wrenfern/core/plan/plan';
+import { rulesOf } from '@wrenfern/core/plan/schools';
+import { showClock } from '@wrenfern/core/plan/show-time';
+import { describeItemDose } from '@wrenfern/core/plan/variants';
 import { gearWords } from '@wrenfern/core/room/gear-words';
 import type { ReactNode } from 'react';
 import type { WholeClass } from '../../data/api-types.ts';
@@ -54,10 +57,22 @@ export function ThenCard({ lesson, analysis, now }: PauseProps) {
   const coming = now.item.kind === 'pause' ? comingUp(analysis, now) : undefined;
   const exercise = coming && catalogue.get(coming.exercise ?? '');
   if (!coming || !exercise) return null;
+  const item = itemsOf(lesson.plan).find(({ id }) => id === coming.itemId);
   return (
     <section className="rounded-2xl border border-line bg-leaf p-4 text-lg">
-      <h2 className="font-text text-base font-normal text-soft">Then</h2>
-      <p className="font-semibold">{exercise.name}</p>
+      <h2 className="font-text text-base font-normal text-soft">
+        Then
+        {coming.itemId === now.next?.itemId ? `, in ${showClock(Math.max(0, now.itemLeftS))}` : ''}
+      </h2>
+      <p>
+        <span className="font-semibold">{exercise.name}</span>
+        {item?.kind === 'exercise' ? (
+          <span className="text-soft">
+            {' '}
+            · {describeItemDose(item, exercise, rulesOf(lesson.plan.school))}
+          </span>
+        ) : null}
+      </p>
       <Figure
         of={optionOf(exercise, coming.option ?? exercise.standard)}
         view={exercise.view}

@@ -25,6 +25,7 @@ interface AsideProps {
 
 /** Who does which version, and what comes next with which prop. */
 export function VersionsAside(props: AsideProps) {
+  const { now } = props;
   return (
     <aside
       aria-label="Versions and what is next"
@@ -32,7 +33,8 @@ export function VersionsAside(props: AsideProps) {
     >
       <Versions {...props} />
       <ThenCard {...props} />
-      <Next {...props} />
+      {/* Beside a pause the card above says what comes. */}
+      {now.item.kind === 'pause' && now.next?.kind === 'exercise' ? null : <Next {...props} />}
     </aside>
   );
 }
