@@ -68,6 +68,8 @@ describe('a database of an older version', () => {
     expect(kept.map(({ revision }) => revision)).toEqual([2]);
     const untaught = await ClassRow.findOne({ where: { title: 'Empty' } });
     expect(untaught?.taughtRevision).toBeNull();
+    // From its first start to its last end, seven minutes later.
+    expect([lesson.tookS, untaught?.tookS]).toEqual([7 * 60, null]);
   });
 
   it('has no health note and no caution left that anybody can read', async () => {

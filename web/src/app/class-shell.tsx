@@ -55,8 +55,10 @@ function ClassHeader({ lesson }: { lesson: WholeClass }) {
     <header className="flex min-h-14 shrink-0 items-center gap-2 border-b border-line bg-leaf px-3 max-sm:flex-wrap max-sm:justify-between max-sm:gap-y-0 max-sm:py-1.5 sm:gap-4 sm:px-5 print:hidden">
       <Brand />
       <div className="min-w-0 flex-1 max-sm:order-last max-sm:basis-full lg:flex lg:items-baseline lg:gap-4">
-        <h1 className="truncate text-lg lg:text-xl">{lesson.title}</h1>
-        <p className="truncate text-soft max-sm:hidden">
+        <h1 className="text-lg max-sm:line-clamp-2 sm:truncate lg:text-xl" title={lesson.title}>
+          {lesson.title}
+        </h1>
+        <p className="truncate text-soft max-sm:hidden lg:shrink-0">
           {showWhen(lesson.startsAt, zone)} · {minutes(lesson.plan.targetS)} ·{' '}
           {isReader ? 'to look at' : `${lesson.attendees.length} coming`}
         </p>

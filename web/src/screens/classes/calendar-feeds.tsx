@@ -19,7 +19,7 @@ export function CalendarFeeds() {
       description="Times, names and who teaches. Never who comes, never what is planned."
       trigger={
         <Button className="min-h-10">
-          <CalendarSync size={16} aria-hidden /> Calendar
+          <CalendarSync size={16} aria-hidden /> <span className="max-sm:sr-only">Calendar</span>
         </Button>
       }
     >

@@ -169,7 +169,7 @@ function CopyWeek({ from }: { from: string }) {
       title="Plans, people and times of day, once more a week later"
       onClick={() => void copyWeek(from, next)}
     >
-      <CopyPlus size={16} aria-hidden /> Copy to next week
+      <CopyPlus size={16} aria-hidden /> <span className="max-sm:sr-only">Copy to next week</span>
     </Button>
   );
 }

@@ -23,7 +23,7 @@ export function FilterBar({
         placeholder={searched}
         value={filters.words}
         onChange={(event) => onChange({ ...filters, words: event.target.value })}
-        className={`${inputClass} max-w-60`}
+        className={`${inputClass} sm:max-w-60`}
       />
       {(['mat', 'reformer'] as const).map((machine) => (
         <ToggleChip
@@ -86,7 +86,7 @@ function NamedFilter({
       aria-label={label}
       value={filters[field]}
       onChange={(event) => onChange({ ...filters, [field]: event.target.value })}
-      className={`${inputClass} w-auto max-w-44`}
+      className={`${inputClass} w-auto max-w-44 max-sm:max-w-[46%]`}
     >
       <option value="">{all}</option>
       {known.map(({ id, name }) => (
