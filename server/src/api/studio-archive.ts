@@ -73,13 +73,14 @@ export function studioArchiveRouter(provePassword: ProvePassword) {
     const { mark } = readQuery('PUT /studio/archive', request);
     await alone(async () => {
       const { content } = await readArchive(request, response);
-      const standing = await standingOf(await studioOf(member.studioId));
-      if (standing.mark !== mark) throw new ApiError('stale', [], { current: standing });
-      await needRoom(member, 'people', content.people.length - standing.people);
-      await needRoom(member, 'classes', content.classes.length - standing.classes);
       await databaseOfModels().transaction(async (transaction) => {
         const studio = await Studio.findByPk(member.studioId, { transaction, lock: true });
         if (!studio) throw new ApiError('not-found');
+        // Looked at once the studio is held: of two archives at once, one finds what the other left.
+        const standing = await standingOf(studio);
+        if (standing.mark !== mark) throw new ApiError('stale', [], { current: standing });
+        await needRoom(member, 'people', content.people.length - standing.people);
+        await needRoom(member, 'classes', content.classes.length - standing.classes);
         await replaceStudio(studio, content, member.userName, transaction);
       });
     });

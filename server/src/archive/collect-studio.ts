@@ -1,3 +1,4 @@
+import { Op } from 'sequelize';
 import type { LiveEvent } from '@wrenfern/core/live/events';
 import {
   Booking,
@@ -108,13 +109,18 @@ async function collectClasses(studioId: string, names: Names): Promise<ClassFile
   });
   for (let from = 0; from < ids.length; from += BATCH) {
     const classId = ids.slice(from, from + BATCH).map(({ id }) => id);
-    const [rows, revisions, bookings, events, notes] = await Promise.all([
-      rowsOf(ClassRow, studioId).all({ where: { id: classId }, order: ['startsAt', 'id'] }),
-      rowsOf(PlanRevision, studioId).all({
-        where: { classId },
-        include: [],
-        attributes: ['classId', 'revision', 'plan'],
-      }),
+    const rows = await rowsOf(ClassRow, studioId).all({
+      where: { id: classId },
+      order: ['startsAt', 'id'],
+    });
+    const taughtPlans = rows.flatMap(({ id, taughtRevision }) =>
+      taughtRevision === null ? [] : [{ classId: id, revision: taughtRevision }],
+    );
+    const [revisions, bookings, events, notes] = await Promise.all([
+      // Only what was taught: a class may have been saved hundreds of times.
+      taughtPlans.length > 0
+        ? rowsOf(PlanRevision, studioId).all({ where: { [Op.or]: taughtPlans } })
+        : [],
       rowsOf(Booking, studioId).all({ where: { classId } }),
       rowsOf(ClassEvent, studioId).all({ where: { classId }, order: ['seq'] }),
       rowsOf(ClassNote, studioId).all({ where: { classId } }),

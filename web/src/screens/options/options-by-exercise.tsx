@@ -10,6 +10,7 @@ import { describeItemDose } from '@wrenfern/core/plan/variants';
 import type { BookedPerson, WholeClass } from '../../data/api-types.ts';
 import { Figure } from '../../parts/figure.tsx';
 import { IconButton } from '../../parts/icon-button.tsx';
+import { versionTitle } from '../../parts/version-title.ts';
 import { ChoiceCell } from './choice-cell.tsx';
 import { PersonHead } from './person-head.tsx';
 
@@ -98,9 +99,7 @@ function VersionCard({
     <li className="rounded-2xl border border-line bg-leaf p-3">
       <div className="flex items-center gap-3">
         {option ? <Figure of={option} view={target.view} width={104} height={64} /> : null}
-        <h2 className="min-w-0 text-lg leading-tight">
-          {titleOf(item, choice, target, option?.name)}
-        </h2>
+        <h2 className="min-w-0 text-lg leading-tight">{versionTitle(item, choice, target)}</h2>
       </div>
       <ul className="mt-2 divide-y divide-line border-t border-line">
         {people.map((booked) => {
@@ -121,17 +120,4 @@ function VersionCard({
       </ul>
     </li>
   );
-}
-
-function titleOf(
-  item: ExerciseItem,
-  choice: Choice,
-  target: Exercise,
-  name: string | undefined,
-): string {
-  if (choice.kind === 'rest') return `Rest: ${choice.shape}`;
-  if (choice.kind === 'swap') return `${target.name} instead: ${name?.toLowerCase() ?? ''}`;
-  if (!item.variants) return `${choice.option} · ${name ?? ''}`;
-  const last = Math.max(...item.variants.map(({ option }) => option));
-  return choice.option === last ? 'All variants' : `As far as ${name?.toLowerCase() ?? ''}`;
 }

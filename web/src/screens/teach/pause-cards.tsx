@@ -11,6 +11,7 @@ import type { ReactNode } from 'react';
 import type { WholeClass } from '../../data/api-types.ts';
 import { catalogue } from '../../data/catalogue.ts';
 import { Figure } from '../../parts/figure.tsx';
+import { versionTitle } from '../../parts/version-title.ts';
 
 interface PauseProps {
   lesson: WholeClass;
@@ -108,18 +109,19 @@ function propsFor(analysis: Analysis, itemId: string | undefined): string[] {
   });
 }
 
-/** Ways of the item that comes, the easiest first, with first names; all of a series for all. */
+/** Ways of the item that comes, the easiest first, with first names. */
 function whoBegins(lesson: WholeClass, analysis: Analysis, itemId: string, slug: string) {
   const names = new Map(
     lesson.attendees.map(({ person }) => [person.id, person.name.split(' ')[0] ?? person.name]),
   );
-  return (analysis.options.versions.get(itemId) ?? []).map(({ choice, people }) => ({
-    way:
-      choice.kind === 'rest'
-        ? 'Rest:'
-        : `${optionOf(catalogue.require(choice.kind === 'swap' ? choice.exercise : slug), choice.option).name}:`,
-    people: people.map((id) => names.get(id) ?? id).join(', '),
-  }));
+  const item = itemsOf(lesson.plan).find(({ id }) => id === itemId);
+  return (analysis.options.versions.get(itemId) ?? []).map(({ choice, people }) => {
+    const target = catalogue.get(choice.kind === 'swap' ? choice.exercise : slug);
+    return {
+      way: `${versionTitle(item, choice, target)}:`,
+      people: people.map((id) => names.get(id) ?? id).join(', '),
+    };
+  });
 }
 
 function Card({ title, children }: { title: string; children: ReactNode }) {

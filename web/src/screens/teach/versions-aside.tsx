@@ -4,6 +4,7 @@ import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 import type { View } from '@wrenfern/core/movement/pose';
 import type { NowView } from '@wrenfern/core/live/run-class';
 import type { Choice } from '@wrenfern/core/people/choose-option';
+import { itemsOf } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { describeItemDose } from '@wrenfern/core/plan/variants';
 import { showClock } from '@wrenfern/core/plan/show-time';
@@ -14,6 +15,7 @@ import { Figure } from '../../parts/figure.tsx';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { GearNext } from './gear-now.tsx';
 import { ThenCard } from './pause-cards.tsx';
+import { versionTitle } from '../../parts/version-title.ts';
 import type { Run } from './use-run.ts';
 
 interface AsideProps {
@@ -75,7 +77,7 @@ function Versions(props: AsideProps) {
   return (
     <ul className="flex flex-col gap-2">
       {versions.map(({ choice, people }) => {
-        const { name, option, view } = look(choice, exercise);
+        const { name, option, view } = look(props, choice, exercise);
         return (
           <li
             key={`${choice.kind} ${name}`}
@@ -107,18 +109,22 @@ function Versions(props: AsideProps) {
   );
 }
 
+/** A version as it is told; of a series, the figure is of what is being done. */
 function look(
+  { lesson, now }: AsideProps,
   choice: Choice,
   exercise: Exercise,
 ): { name: string; option?: Option | undefined; view?: View } {
-  if (choice.kind === 'rest') return { name: `Rest: ${choice.shape}` };
+  const item = itemsOf(lesson.plan).find(({ id }) => id === now.item.itemId);
+  if (choice.kind === 'rest') return { name: versionTitle(item, choice) };
   const target = choice.kind === 'swap' ? catalogue.require(choice.exercise) : exercise;
-  const option = target.options[choice.option - 1];
-  const name =
-    choice.kind === 'swap'
-      ? `${target.name} instead: ${option?.name.toLowerCase() ?? ''}`
-      : `${choice.option} · ${option?.name ?? ''}`;
-  return { name, option, view: target.view };
+  const variant = choice.kind === 'option' ? now.part?.variant : undefined;
+  const shown = Math.min(variant ?? choice.option, choice.option);
+  return {
+    name: versionTitle(item, choice, target),
+    option: target.options[shown - 1],
+    view: target.view,
+  };
 }
 
 /** Moves a person up or down: one press, then the option. */

@@ -1,0 +1,26 @@
+import { expect, it } from 'vitest';
+import { builtInCatalogue } from '@wrenfern/library';
+import type { Choice } from '@wrenfern/core/people/choose-option';
+import { Item } from '@wrenfern/core/plan/plan';
+import { versionTitle } from './version-title.ts';
+
+const footwork = builtInCatalogue.require('footwork');
+const item = (more: object = {}) =>
+  Item.parse({ kind: 'exercise', id: 'feet', exercise: 'footwork', ...more });
+const series = item({ variants: [{ option: 1 }, { option: 4 }, { option: 2 }] });
+const option = (number: number): Choice => ({ kind: 'option', option: number, reasons: [] });
+
+it.each([
+  [item(), option(2), '2 · Toes, parallel'],
+  // Whichever variant comes last in the plan, the highest is what nothing stands against.
+  [series, option(4), 'All variants'],
+  [series, option(2), 'As far as toes, parallel'],
+  [series, { kind: 'rest', shape: 'on the back', reasons: [] }, 'Rest: on the back'],
+  [
+    series,
+    { kind: 'swap', exercise: 'footwork', option: 1, reasons: [] },
+    'Footwork instead: heels, parallel',
+  ],
+])('a version is called by what is done: %#', (planned, choice, said) => {
+  expect(versionTitle(planned, choice, footwork)).toBe(said);
+});

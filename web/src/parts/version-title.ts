@@ -1,0 +1,14 @@
+import type { Exercise } from '@wrenfern/core/movement/exercise';
+import type { Choice } from '@wrenfern/core/people/choose-option';
+import type { Item } from '@wrenfern/core/plan/plan';
+
+/** What a version of an item is called: of a series that all do, no single variant speaks for it. */
+export function versionTitle(item: Item | undefined, choice: Choice, target?: Exercise): string {
+  if (choice.kind === 'rest') return `Rest: ${choice.shape}`;
+  const name = target?.options[choice.option - 1]?.name ?? '';
+  if (choice.kind === 'swap') return `${target?.name ?? ''} instead: ${name.toLowerCase()}`;
+  const variants = item?.kind === 'exercise' ? item.variants : undefined;
+  if (!variants) return `${choice.option} · ${name}`;
+  const last = Math.max(...variants.map(({ option }) => option));
+  return choice.option === last ? 'All variants' : `As far as ${name.toLowerCase()}`;
+}
