@@ -10,17 +10,16 @@ const item = (more: object = {}) =>
 const series = item({ variants: [{ option: 1 }, { option: 4 }, { option: 2 }] });
 const option = (number: number): Choice => ({ kind: 'option', option: number, reasons: [] });
 
+const rest: Choice = { kind: 'rest', shape: 'on the back', reasons: [] };
+const swap: Choice = { kind: 'swap', exercise: 'footwork', option: 1, reasons: [] };
+
 it.each([
   [item(), option(2), '2 · Toes, parallel'],
   // Whichever variant comes last in the plan, the highest is what nothing stands against.
   [series, option(4), 'All variants'],
   [series, option(2), 'As far as toes, parallel'],
-  [series, { kind: 'rest', shape: 'on the back', reasons: [] }, 'Rest: on the back'],
-  [
-    series,
-    { kind: 'swap', exercise: 'footwork', option: 1, reasons: [] },
-    'Footwork instead: heels, parallel',
-  ],
+  [series, rest, 'Rest: on the back'],
+  [series, swap, 'Footwork instead: heels, parallel'],
 ])('a version is called by what is done: %#', (planned, choice, said) => {
   expect(versionTitle(planned, choice, footwork)).toBe(said);
 });

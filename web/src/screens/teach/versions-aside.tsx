@@ -118,7 +118,8 @@ function look(
   const item = itemsOf(lesson.plan).find(({ id }) => id === now.item.itemId);
   if (choice.kind === 'rest') return { name: versionTitle(item, choice) };
   const target = choice.kind === 'swap' ? catalogue.require(choice.exercise) : exercise;
-  const variant = choice.kind === 'option' ? now.part?.variant : undefined;
+  const isSeries = choice.kind === 'option' && item?.kind === 'exercise' && item.variants;
+  const variant = isSeries ? (now.part?.variant ?? now.item.option) : undefined;
   const shown = Math.min(variant ?? choice.option, choice.option);
   return {
     name: versionTitle(item, choice, target),
