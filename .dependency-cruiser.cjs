@@ -14,8 +14,8 @@ module.exports = {
     none(
       'core-is-pure',
       '^core/src/(?!.*[.]test[.]ts$)',
-      'node_modules/(?!(zod|gl-matrix|fuse.js|d3-random|@types/d3-random|highs|date-fns|@date-fns|papaparse|@types/papaparse)/)',
-      'core uses schemas, vectors, a text search, seeded chance, a solver, dates and tables, nothing else',
+      'node_modules/(?!(zod|gl-matrix|fuse.js|d3-random|@types/d3-random|highs|date-fns|@date-fns|papaparse|@types/papaparse|yaml)/)',
+      'core uses schemas, vectors, a text search, seeded chance, a solver, dates, tables and YAML, nothing else',
     ),
     none('library-knows-core', '^library/', '^(server|web|e2e|bench)/', 'library stands on core'),
     none(

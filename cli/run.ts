@@ -3,8 +3,9 @@ import { z } from 'zod';
 import { analyse } from '@wrenfern/core';
 import type { Solve } from '@wrenfern/core/draft/solver';
 import { DraftWishes } from '@wrenfern/core/draft/wishes';
+import { ExerciseDocument } from '@wrenfern/core/formats/exercise/exercise-document';
+import { writeExercise } from '@wrenfern/core/formats/exercise/write-exercise';
 import { searchCatalogue } from '@wrenfern/core/movement/search';
-import { Exercise } from '@wrenfern/core/movement/exercise';
 import { PROPS } from '@wrenfern/core/movement/vocabulary';
 import { chooseOptions } from '@wrenfern/core/people/choose-options';
 import { People } from '@wrenfern/core/people/person';
@@ -36,7 +37,7 @@ export const USAGE = `wrenfern COMMAND …          (- reads standard input; --j
   markdown PLAN.json               a plan as Markdown, which "read" reads back
   sheet PLAN.json [--people FILE] [--cards | --set-up] [-o FILE.html]
                                    the run sheet to print, a card an exercise, or what to set up
-  catalogue [WORDS]                the exercises; with --json every field
+  catalogue [WORDS]                the exercises; with --json each as its file holds it
   figure SLUG [--option N] [--pose N] [--view SIDE] [-o FILE.svg]
                                    one key pose as a picture
   schema plan|people|exercise|wishes
@@ -44,7 +45,12 @@ export const USAGE = `wrenfern COMMAND …          (- reads standard input; --j
 
   --day YYYY-MM-DD                 decides which cautions are in force (today when left out)`;
 
-const SCHEMAS = { plan: Plan, people: People, exercise: Exercise, wishes: DraftWishes } as const;
+const SCHEMAS = {
+  plan: Plan,
+  people: People,
+  exercise: ExerciseDocument,
+  wishes: DraftWishes,
+} as const;
 
 /**
  * Runs one command line; returns what goes to standard output. `today` is year-month-day. `solve` is
@@ -118,7 +124,7 @@ export function run(argv: readonly string[], today: string, solve?: Solve): stri
     }
     case 'catalogue': {
       const found = searchCatalogue(builtInCatalogue, operands.join(' '));
-      return isJson ? json(found) : found.map(tellExercise).join('\n');
+      return isJson ? json(found.map(writeExercise)) : found.map(tellExercise).join('\n');
     }
     case 'figure':
       return figure(only(operands, 1, command)[0], values);

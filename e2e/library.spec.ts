@@ -147,21 +147,19 @@ test('an exercise goes out as a file and comes back', async ({ page }) => {
   await page.getByRole('button', { name: 'Save as a file' }).click();
   const download = await coming;
   const text = await readFile(await download.path(), 'utf8');
-  const file = JSON.parse(text) as { format: string; exercise: { name: string } };
-  expect(file.format).toBe('wrenfern-exercise/1');
-  expect(file.exercise.name).toBe('Swimming');
+  expect(text).toMatch(/^format: wrenfern-exercise\/2\nslug: swimming\nname: Swimming\n/);
 
   await page.goto('/library');
   await page.getByRole('button', { name: 'Bring in an exercise' }).click();
-  const input = page.getByLabel('Exercise file (.json)');
+  const input = page.getByLabel('Exercise file (.yaml)');
   const bring = (name: string, body: string) =>
-    input.setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(body) });
-  await bring('broken.json', '{"format":');
-  await expect(page.getByRole('alert')).toContainText('not JSON');
-  await bring('other.json', JSON.stringify({ format: 'other/9', exercise: file.exercise }));
-  await expect(page.getByRole('alert')).toContainText('not a Wrenfern exercise file');
-  await bring('short.json', JSON.stringify({ ...file, exercise: { ...file.exercise, cues: [] } }));
+    input.setInputFiles({ name, mimeType: 'application/yaml', buffer: Buffer.from(body) });
+  await bring('broken.yaml', 'name: [open\n');
+  await expect(page.getByRole('alert')).toContainText('Line 2');
+  await bring('other.yaml', text.replace('wrenfern-exercise/2', 'other/9'));
+  await expect(page.getByRole('alert')).toContainText('not a Wrenfern exercise');
+  await bring('short.yaml', text.replace(/^cues:\n( {2}- .*\n)+/m, 'cues: []\n'));
   await expect(page.getByRole('alert')).toContainText('cues');
-  await bring('swimming.json', text);
+  await bring('swimming.yaml', text);
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Swimming, our way');
 });

@@ -17,6 +17,13 @@ async function emptyStudio(page: Page): Promise<void> {
   }
 }
 
+/** What has just been drawn listens to keys from the next picture on. */
+async function nextFrame(page: Page): Promise<void> {
+  await page.evaluate(
+    () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),
+  );
+}
+
 test('a studio without a class is offered three, and walked through one of them', async ({
   page,
 }) => {
@@ -28,6 +35,7 @@ test('a studio without a class is offered three, and walked through one of them'
   expect(found.violations.map(({ id }) => id)).toEqual([]);
   await page.getByRole('button', { name: /^Walk through it.*reformer/ }).click();
   await expect(page.getByText('A class is read from the top')).toBeVisible();
+  await nextFrame(page);
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText('Type it as you scribble it')).toBeVisible();
   await page.getByRole('button', { name: 'Next', exact: true }).click();

@@ -1,6 +1,7 @@
 import type { Exercise, MachineSetting, Option } from '../movement/exercise.ts';
 import { BODY_SIDES } from './full-pose.ts';
 import { bodiesOf } from './option-body.ts';
+import { fullPose } from './shapes/index.ts';
 import type { Body } from './body.ts';
 import { distance, dot, FRONT, rotate, toDegrees, type Vec3, UP } from './space.ts';
 import { springForceN } from './springs.ts';
@@ -101,7 +102,7 @@ function supportedBy(option: Option): number {
       role === 'support' && /low back|shoulder blades|ribs|under body/.test(place),
   );
   const strapped = option.poses.some(
-    (pose) => typeof pose !== 'string' && pose.machine?.straps === 'hands',
+    (pose) => fullPose(pose).machine?.straps === 'hands',
   );
   return propped || option.held || (strapped && option.levers.includes('support')) ? 0.35 : 0;
 }

@@ -5,6 +5,7 @@ import {
   BodyPart,
   Demand,
   Depth,
+  Family,
   Foundation,
   Lever,
   Machine,
@@ -89,75 +90,82 @@ export const Breath = z.strictObject({
   natural: words,
 });
 
-export const Exercise = z
-  .strictObject({
-    slug: SLUG,
-    name: words,
-    otherNames: z.array(words).max(FEW).default([]),
-    /** Place in the mat order published by Pilates and Miller, Return to Life through Contrology (1945). */
-    classicOrder: z.number().int().min(1).max(34).optional(),
-    machine: Machine,
-    family: z.enum(['awareness', 'trunk', 'spine', 'hips', 'shoulders', 'plank', 'release']),
-    position: Position,
-    /** Where the body is left, when the movement travels. */
-    endPosition: Position.optional(),
-    moves: z.array(SpineMove).min(1).max(FEW),
-    spineLoad: SpineLoad,
-    teaches: z.array(FoundationDepth).min(1).max(FEW),
-    needs: z.array(FoundationDepth).max(FEW),
-    bodyParts: z.array(BodyPart).min(1).max(FEW),
-    movers: z.array(words).min(1).max(FEW),
-    /** Seconds to arrange the limbs before the first repetition, where that is more than usual. */
-    arrangeS: z.number().int().min(1).max(60).optional(),
-    dose: Dose,
-    /** The usual least and most, in the dose's own unit (repetitions, breaths, seconds or rounds). */
-    usual: z.strictObject({ least: z.number().int().min(1), most: z.number().int().min(1) }),
-    tempo: Tempo,
-    breath: Breath,
-    purpose: words,
-    options: z.array(Option).min(2).max(4),
-    /** Whether its options are steps of a ladder, or variants that are done one after another. */
-    optionsAre: z.enum(['steps', 'variants']).default('steps'),
-    /** The option shown to a group by default. */
-    standard: z.number().int().min(1).max(4),
-    cues: z.array(words).min(2).max(FEW),
-    faults: z
-      .array(z.strictObject({ fault: words, remedy: words }))
-      .min(2)
-      .max(FEW),
-    prepares: z.array(SLUG).max(MANY).default([]),
-    counters: z.array(SLUG).max(MANY).default([]),
-    /** Stand-ins with the same position and a shared aim, best first. */
-    swaps: z.array(SLUG).min(1).max(MANY),
-    /** From where the figure is seen. */
-    view: View.default('side'),
-  })
-  .superRefine((exercise, context) => {
-    exercise.options.forEach((option, index) => {
-      if (option.number !== index + 1) {
-        context.addIssue({
-          code: 'custom',
-          path: ['options', index, 'number'],
-          message: `options are numbered 1, 2, 3 … in order: expected ${index + 1}`,
-        });
-      }
+export const ExerciseFields = z.strictObject({
+  slug: SLUG,
+  name: words,
+  otherNames: z.array(words).max(FEW).default([]),
+  /** Place in the mat order published by Pilates and Miller, Return to Life through Contrology (1945). */
+  classicOrder: z.number().int().min(1).max(34).optional(),
+  machine: Machine,
+  family: Family,
+  position: Position,
+  /** Where the body is left, when the movement travels. */
+  endPosition: Position.optional(),
+  moves: z.array(SpineMove).min(1).max(FEW),
+  spineLoad: SpineLoad,
+  teaches: z.array(FoundationDepth).min(1).max(FEW),
+  needs: z.array(FoundationDepth).max(FEW),
+  bodyParts: z.array(BodyPart).min(1).max(FEW),
+  movers: z.array(words).min(1).max(FEW),
+  /** Seconds to arrange the limbs before the first repetition, where that is more than usual. */
+  arrangeS: z.number().int().min(1).max(60).optional(),
+  dose: Dose,
+  /** The usual least and most, in the dose's own unit (repetitions, breaths, seconds or rounds). */
+  usual: z.strictObject({ least: z.number().int().min(1), most: z.number().int().min(1) }),
+  tempo: Tempo,
+  breath: Breath,
+  purpose: words,
+  options: z.array(Option).min(2).max(4),
+  /** Whether its options are steps of a ladder, or variants that are done one after another. */
+  optionsAre: z.enum(['steps', 'variants']).default('steps'),
+  /** The option shown to a group by default. */
+  standard: z.number().int().min(1).max(4),
+  cues: z.array(words).min(2).max(FEW),
+  faults: z
+    .array(z.strictObject({ fault: words, remedy: words }))
+    .min(2)
+    .max(FEW),
+  prepares: z.array(SLUG).max(MANY).default([]),
+  counters: z.array(SLUG).max(MANY).default([]),
+  /** Stand-ins with the same position and a shared aim, best first. */
+  swaps: z.array(SLUG).min(1).max(MANY),
+  /** From where the figure is seen. */
+  view: View.default('side'),
+});
+
+export const Exercise = ExerciseFields.superRefine((exercise, context) => {
+  exercise.options.forEach((option, index) => {
+    if (option.number === index + 1) return;
+    context.addIssue({
+      code: 'custom',
+      path: ['options', index, 'number'],
+      message: `options are numbered 1, 2, 3 … in order: expected ${index + 1}`,
     });
-    if (exercise.standard > exercise.options.length) {
-      context.addIssue({
-        code: 'custom',
-        path: ['standard'],
-        message: 'the standard option does not exist',
-      });
-    }
-    if (exercise.usual.least > exercise.usual.most) {
-      context.addIssue({
-        code: 'custom',
-        path: ['usual', 'least'],
-        message: 'the usual least is more than the usual most',
-      });
-    }
   });
+  checkLadder(exercise, context);
+});
 export type Exercise = z.infer<typeof Exercise>;
+/** What hangs together in an exercise, however it is written. */
+export function checkLadder(
+  { options, standard, usual }: { options: unknown[]; standard: number; usual: Exercise['usual'] },
+  context: z.RefinementCtx,
+): void {
+  if (standard > options.length) {
+    context.addIssue({
+      code: 'custom',
+      path: ['standard'],
+      message: 'the standard option does not exist',
+    });
+  }
+  if (usual.least > usual.most) {
+    context.addIssue({
+      code: 'custom',
+      path: ['usual', 'least'],
+      message: 'the usual least is more than the usual most',
+    });
+  }
+}
+
 /** An exercise as an author writes it, before defaults are filled in. */
 export type ExerciseInput = z.input<typeof Exercise>;
 

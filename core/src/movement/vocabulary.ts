@@ -15,6 +15,18 @@ export const MACHINES = ['mat', 'reformer'] as const;
 export const Machine = z.enum(MACHINES);
 export type Machine = z.infer<typeof Machine>;
 
+/** What an exercise is mostly for. */
+export const FAMILIES = [
+  'awareness',
+  'trunk',
+  'spine',
+  'hips',
+  'shoulders',
+  'plank',
+  'release',
+] as const;
+export const Family = z.enum(FAMILIES);
+
 /** How the body rests on its surface; set-up time is counted between these. */
 export const POSITIONS = [
   'supine',

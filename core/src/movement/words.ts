@@ -49,7 +49,7 @@ export const FOUNDATION_WORDS: Record<Foundation, string> = {
 };
 
 /** How well a foundation is held, by its depth. */
-export const DEPTH_WORDS: readonly string[] = ['not met', 'met', 'practised', 'kept under load'];
+export const DEPTH_WORDS = ['not met', 'met', 'practised', 'kept under load'] as const;
 
 export const BODY_PART_WORDS: Record<BodyPart, string> = {
   'trunk-front': 'front of the trunk',

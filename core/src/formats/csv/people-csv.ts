@@ -198,7 +198,9 @@ function foundationNamed(name: string): Foundation | undefined {
 }
 
 function depthNamed(depth: string): number {
-  return /^[0-3]$/.test(depth) ? Number(depth) : DEPTH_WORDS.indexOf(depth.toLowerCase());
+  return /^[0-3]$/.test(depth)
+    ? Number(depth)
+    : DEPTH_WORDS.findIndex((word) => word === depth.toLowerCase());
 }
 
 function readCautions(cell: string, faults: CellFault[]): CautionEntry[] {

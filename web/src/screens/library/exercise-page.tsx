@@ -5,10 +5,9 @@ import { floorSpaceOf } from '@wrenfern/core/body/option-body';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { VIEWS, type View } from '@wrenfern/core/movement/pose';
-import { CAUTIONS, type Caution } from '@wrenfern/core/people/cautions';
+import { cautionsAgainst, tellOpen } from '@wrenfern/core/people/cautions-against';
 import { NotFound } from '../../app/error-page.tsx';
 import { catalogue, isBuiltIn } from '../../data/catalogue.ts';
-import { exerciseFile } from '../../data/exercise-file.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { saveFile } from '../../parts/save-file.ts';
 import { ToggleChip } from '../../parts/chip.tsx';
@@ -137,11 +136,17 @@ function Page({ exercise }: { exercise: Exercise }) {
   );
 }
 
+async function saveExercise(exercise: Exercise): Promise<void> {
+  // Reading and writing files is not needed to look at an exercise.
+  const { writeExerciseFile } = await import('@wrenfern/core/formats/exercise/exercise-yaml');
+  saveFile(`${exercise.slug}.yaml`, writeExerciseFile(exercise), 'application/yaml');
+}
+
 function Actions({ exercise }: { exercise: Exercise }) {
   const own = !isBuiltIn(exercise.slug);
   return (
     <div className="flex flex-wrap gap-2">
-      <Button onClick={() => saveFile(`${exercise.slug}.json`, exerciseFile(exercise))}>
+      <Button onClick={() => void saveExercise(exercise)}>
         <Download size={16} aria-hidden /> Save as a file
       </Button>
       <Link to={`/library/${exercise.slug}/edit`} className={buttonClass('main')}>
@@ -191,28 +196,17 @@ function Slugs({ words, slugs }: { words: string; slugs: readonly string[] }) {
 
 /** Which options each caution leaves open; worked out from demands, never written by hand. */
 function Cautions({ exercise }: { exercise: Exercise }) {
-  const touched = (CAUTIONS as readonly Caution[]).flatMap((caution) => {
-    const barred = exercise.options.filter((option) =>
-      option.demands.some((demand) => caution.effects[demand] === 'avoid'),
-    );
-    if (barred.length === 0) return [];
-    const open = exercise.options.filter((option) => !barred.includes(option));
-    const left =
-      open.length > 0
-        ? `${open.length === 1 ? 'option' : 'options'} ${open.map(({ number }) => number).join(', ')} ${open.length === 1 ? 'stays' : 'stay'} open`
-        : 'no option: another exercise in its place, or rest';
-    return [{ id: caution.id, name: caution.name, left, source: caution.source }];
-  });
+  const touched = cautionsAgainst(exercise);
   return (
     <>
       {touched.length === 0 ? (
         <p>None of the usual cautions rules an option out.</p>
       ) : (
         <ul className="flex flex-col gap-1">
-          {touched.map(({ id, name, left, source }) => (
-            <li key={id}>
-              <span className="font-semibold">{name}</span>: {left}.{' '}
-              <span className="text-[0.8125rem] text-soft">({source})</span>
+          {touched.map(({ caution, open }) => (
+            <li key={caution.id}>
+              <span className="font-semibold">{caution.name}</span>: {tellOpen(open)}.{' '}
+              <span className="text-[0.8125rem] text-soft">({caution.source})</span>
             </li>
           ))}
         </ul>

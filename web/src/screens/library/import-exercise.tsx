@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
+import type { FileFault } from '@wrenfern/core/formats/exercise/exercise-yaml';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
-import { readExerciseFile } from '../../data/exercise-file.ts';
 import { Sheet } from '../../parts/dialog.tsx';
 import { Field, inputClass } from '../../parts/field.tsx';
 
@@ -11,9 +11,10 @@ export function ImportExercise({ trigger }: { trigger: ReactNode }) {
   const navigate = useNavigate();
   const read = async (file: File | undefined) => {
     if (!file) return;
+    const { readExerciseFile } = await import('@wrenfern/core/formats/exercise/exercise-yaml');
     const result = readExerciseFile(await file.text());
     if ('faults' in result) {
-      setFaults(result.faults);
+      setFaults(result.faults.map(tellFault));
       return;
     }
     const { exercise } = result;
@@ -27,12 +28,12 @@ export function ImportExercise({ trigger }: { trigger: ReactNode }) {
       description="A file that was saved from an exercise’s page. It opens in the editor, where you can look at it before it is kept."
       trigger={trigger}
     >
-      <Field label="Exercise file (.json)">
+      <Field label="Exercise file (.yaml)">
         {(named) => (
           <input
             {...named}
             type="file"
-            accept="application/json,.json"
+            accept=".yaml,.yml,.json"
             className={inputClass}
             onChange={(event) => void read(event.target.files?.[0])}
           />
@@ -50,6 +51,10 @@ export function ImportExercise({ trigger }: { trigger: ReactNode }) {
       ) : null}
     </Sheet>
   );
+}
+
+function tellFault({ line, path, reason }: FileFault): string {
+  return path ? `Line ${line}, ${path}: ${reason}` : `Line ${line}: ${reason}`;
 }
 
 /** What the editor is handed when it opens a file. */

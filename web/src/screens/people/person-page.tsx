@@ -17,7 +17,7 @@ import { Button } from '../../parts/button.tsx';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { GivePerson, RemovePerson } from './give-or-remove.tsx';
-import { FOUNDATION_WORDS } from '@wrenfern/core/movement/words';
+import { DEPTH_WORDS, FOUNDATION_WORDS } from '@wrenfern/core/movement/words';
 
 /** One person's lasting record. */
 export function Component() {
@@ -59,8 +59,6 @@ const LEVELS = [
   { value: 3, name: 'practised' },
   { value: 4, name: 'fullest' },
 ] as const;
-
-const DEPTHS = ['not met', 'met', 'practised', 'kept under load'] as const;
 
 function valuesOf(person: Person | undefined): RecordValues {
   return {
@@ -241,7 +239,7 @@ function Holds({ form }: { form: UseFormReturn<RecordValues> }) {
               {...form.register(`holds.${foundation}`, { valueAsNumber: true })}
               className="min-h-7 rounded-lg border border-line-strong/70 bg-leaf px-2"
             >
-              {DEPTHS.map((name, depth) => (
+              {DEPTH_WORDS.map((name, depth) => (
                 <option key={name} value={depth}>
                   {name}
                 </option>

@@ -1,0 +1,26 @@
+import { describe, expect, it } from 'vitest';
+import { makeExercise } from '../testing/make-exercise.ts';
+import { cautionsAgainst, tellOpen } from './cautions-against.ts';
+
+const hop = makeExercise('hop', {
+  options: [{ demands: [] }, { demands: ['jump'] }, { demands: ['jump', 'flexion-unloaded'] }],
+});
+
+describe('cautions against an exercise', () => {
+  it('are those that rule an option out, with the options that stay open', () => {
+    const bone = cautionsAgainst(hop).find(({ caution }) => caution.id === 'low-bone-density');
+    expect(bone?.open.map(({ number }) => number)).toEqual([1]);
+  });
+
+  it('leave out a caution that only limits', () => {
+    const bend = makeExercise('bend', { options: [{ demands: ['side-bend'] }, {}] });
+    const ids = cautionsAgainst(bend).map(({ caution }) => caution.id);
+    expect(ids).not.toContain('low-bone-density');
+  });
+
+  it('are told in words', () => {
+    expect(tellOpen(hop.options.slice(0, 1))).toBe('option 1 stays open');
+    expect(tellOpen(hop.options)).toBe('options 1, 2, 3 stay open');
+    expect(tellOpen([])).toContain('no option');
+  });
+});
