@@ -10,7 +10,7 @@ export default tseslint.config(
       '.wrenfern/',
       'node_modules/',
       '**/*.{js,mjs,cjs}',
-      '**/*.generated.ts',
+      '**/*.generated.*',
     ],
   },
   ...tseslint.configs.strictTypeChecked,

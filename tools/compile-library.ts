@@ -10,7 +10,7 @@ import { FAMILIES, MACHINES } from '../core/src/movement/vocabulary.ts';
  */
 const ROOT = resolve(import.meta.dirname, '..');
 const FOLDER = join(ROOT, 'library/exercises');
-const MODULE = join(ROOT, 'library/src/exercises.generated.ts');
+const MODULE = join(ROOT, 'library/src/exercises.generated.js');
 
 const faults: string[] = [];
 const sayFault = (path: string, line: number, reason: string): void => {
@@ -57,13 +57,51 @@ if (faults.length > 0) {
 const exercises = read
   .map(({ exercise }) => exercise)
   .sort((one, other) => (placeOf(one) < placeOf(other) ? -1 : 1));
-// Text that is parsed loads faster than the same written as code, and is not type-checked.
+writeFileSync(MODULE, moduleOf(exercises));
 writeFileSync(
-  MODULE,
+  MODULE.replace('.js', '.d.ts'),
   `import type { Exercise } from '@wrenfern/core/movement/exercise';
 
-/** Written by tools/compile-library.ts from library/exercises, each checked against its schema. */
-export const exercises = JSON.parse(${JSON.stringify(JSON.stringify(exercises))}) as readonly Exercise[];
+export const exercises: readonly Exercise[];
 `,
 );
 console.log(`${exercises.length} exercises`);
+
+/** The module as text. What stands in several places (a set of springs, an arm, a prop) is written once. */
+function moduleOf(value: unknown): string {
+  const SHORTEST_SHARED = 20;
+  const times = new Map<string, number>();
+  const count = (part: unknown): void => {
+    if (typeof part !== 'object' || part === null) return;
+    const text = JSON.stringify(part);
+    const seen = times.get(text) ?? 0;
+    times.set(text, seen + 1);
+    if (seen === 0) Object.values(part).forEach(count);
+  };
+  count(value);
+  const names = new Map<string, string>();
+  const lines: string[] = [];
+  const write = (part: unknown): string => {
+    if (typeof part !== 'object' || part === null) return JSON.stringify(part);
+    const text = JSON.stringify(part);
+    const known = names.get(text);
+    if (known !== undefined) return known;
+    const inside = Array.isArray(part)
+      ? `[${part.map(write).join(',')}]`
+      : `{${Object.entries(part)
+          .map(([key, field]) => `${key}:${write(field)}`)
+          .join(',')}}`;
+    if ((times.get(text) ?? 0) < 2 || text.length < SHORTEST_SHARED) return inside;
+    const name = `s${names.size.toString(36)}`;
+    names.set(text, name);
+    lines.push(`const ${name}=${inside};`);
+    return name;
+  };
+  const whole = write(value);
+  return [
+    '// Written by tools/compile-library.ts from library/exercises, each checked against its schema.',
+    ...lines,
+    `export const exercises=${whole};`,
+    '',
+  ].join('\n');
+}

@@ -34,7 +34,7 @@ stale() { [ ! -e "$1" ] || [ -n "$(find "${@:2}" -newer "$1" -type f -print -qui
 
 # The exercises as one module, made again when one of them or what reads them changed.
 compile_library() {
-  local module="$ROOT/library/src/exercises.generated.ts" said
+  local module="$ROOT/library/src/exercises.generated.js" said
   stale "$module" "$ROOT/library/exercises" "$ROOT"/core/src/{movement,body,formats/exercise} "$ROOT/tools/compile-library.ts" || return 0
   if ! said=$(node --import "$ROOT/node_modules/tsx/dist/esm/index.mjs" "$ROOT/tools/compile-library.ts" 2>&1); then
     printf '%s\n' "$said" >&2
