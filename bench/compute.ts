@@ -2,7 +2,7 @@ import { analyse, type ClassContext } from '@wrenfern/core';
 import { Person } from '@wrenfern/core/people/person';
 import { Plan } from '@wrenfern/core/plan/plan';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
-import { reviewOrder } from '@wrenfern/core/order/review';
+import { reviewOrder } from '@wrenfern/core/review/review';
 import { drawBody } from '@wrenfern/core/body/figure/draw';
 import { fullPose, SHAPE_FAMILIES } from '@wrenfern/core/body/shapes/index';
 import { layOutBody } from '@wrenfern/core/body/skeleton';

@@ -1,8 +1,8 @@
 import highsLoader from 'highs';
-import { groupOf } from '@wrenfern/core/order/group';
-import { ruleContext, reviewOrder } from '@wrenfern/core/order/review';
-import { searchSubsets } from '@wrenfern/core/order/search/exact';
-import { orderPlan } from '@wrenfern/core/order/search/order-plan';
+import { groupOf } from '@wrenfern/core/review/group';
+import { ruleContext, reviewOrder } from '@wrenfern/core/review/review';
+import { searchSubsets } from '@wrenfern/core/search/exact';
+import { orderPlan } from '@wrenfern/core/search/order-plan';
 import { draftPlan } from '@wrenfern/core/draft/draft-plan';
 import { loadSolver } from '@wrenfern/core/draft/solver';
 import { DraftWishes } from '@wrenfern/core/draft/wishes';

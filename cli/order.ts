@@ -1,6 +1,6 @@
-import { groupOf } from '@wrenfern/core/order/group';
-import { COST_WORDS } from '@wrenfern/core/order/search/cost-words';
-import { orderPlan, type OrderResult } from '@wrenfern/core/order/search/order-plan';
+import { groupOf } from '@wrenfern/core/review/group';
+import { COST_WORDS } from '@wrenfern/core/search/cost-words';
+import { orderPlan, type OrderResult } from '@wrenfern/core/search/order-plan';
 import type { Person } from '@wrenfern/core/people/person';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { COST_IDS } from '@wrenfern/core/plan/school';

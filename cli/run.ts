@@ -11,7 +11,7 @@ import { chooseOptions } from '@wrenfern/core/people/choose-options';
 import { People } from '@wrenfern/core/people/person';
 import { StoredPlan } from '@wrenfern/core/plan/migrate-plan';
 import { checkPlan, Plan, SCHOOL_IDS, type School } from '@wrenfern/core/plan/plan';
-import type { Finding } from '@wrenfern/core/order/rule';
+import type { Finding } from '@wrenfern/core/review/rule';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import type { Cupboard } from '@wrenfern/core/room/props';
 import { builtInCatalogue } from '@wrenfern/library';

@@ -1,4 +1,4 @@
-import type { Finding } from '@wrenfern/core/order/rule';
+import type { Finding } from '@wrenfern/core/review/rule';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { explainReason } from '@wrenfern/core/people/reasons';

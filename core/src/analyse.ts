@@ -4,14 +4,14 @@ import {
   coverDirections,
   type CoverageLine,
   type DirectionCoverage,
-} from './order/coverage.ts';
-import { groupOf } from './order/group.ts';
-import { reviewOrder, ruleContext } from './order/review.ts';
-import type { Finding } from './order/rule.ts';
-import { machineFindings } from './order/machine-findings.ts';
-import { missingFindings } from './order/missing-findings.ts';
-import { roomFindings } from './order/room-findings.ts';
-import { timeFindings } from './order/time-findings.ts';
+} from './review/coverage.ts';
+import { groupOf } from './review/group.ts';
+import { reviewOrder, ruleContext } from './review/review.ts';
+import type { Finding } from './review/rule.ts';
+import { machineFindings } from './review/machine-findings.ts';
+import { missingFindings } from './review/missing-findings.ts';
+import { roomFindings } from './review/room-findings.ts';
+import { timeFindings } from './review/time-findings.ts';
 import type { Attendee } from './people/choose-option.ts';
 import { chooseOptions, VERSIONS_AT_ONCE, type OptionsPlan } from './people/choose-options.ts';
 import { timePlan, type TimingContext } from './plan/timing/time-plan.ts';

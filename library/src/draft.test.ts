@@ -3,8 +3,8 @@ import { draftPlan, type DraftResult, type Proposal } from '@wrenfern/core/draft
 import { nextBest } from '@wrenfern/core/draft/next-best';
 import { loadSolver, type Solve } from '@wrenfern/core/draft/solver';
 import { checkWishes, DraftWishes } from '@wrenfern/core/draft/wishes';
-import { groupOf } from '@wrenfern/core/order/group';
-import { reviewOrder } from '@wrenfern/core/order/review';
+import { groupOf } from '@wrenfern/core/review/group';
+import { reviewOrder } from '@wrenfern/core/review/review';
 import { chooseOptions, VERSIONS_AT_ONCE } from '@wrenfern/core/people/choose-options';
 import type { CautionId } from '@wrenfern/core/people/cautions';
 import { Person } from '@wrenfern/core/people/person';

@@ -4,7 +4,7 @@ import { analyse } from '@wrenfern/core';
 import { applyEdit } from '@wrenfern/core/plan/edits';
 import { checkPlan, Plan, SCHOOL_IDS } from '@wrenfern/core/plan/plan';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
-import { reviewOrder } from '@wrenfern/core/order/review';
+import { reviewOrder } from '@wrenfern/core/review/review';
 import { builtInCatalogue, builtInExercises } from './index.ts';
 
 const slugs = builtInExercises.map(({ slug }) => slug);

@@ -1,7 +1,7 @@
 import { teachesAwareness, type Exercise } from '../movement/exercise.ts';
-import { orderPlan } from '../order/search/order-plan.ts';
-import { reviewOrder } from '../order/review.ts';
-import type { Group } from '../order/group.ts';
+import { orderPlan } from '../search/order-plan.ts';
+import { reviewOrder } from '../review/review.ts';
+import type { Group } from '../review/group.ts';
 import { applyEdit, type Edit } from '../plan/edits.ts';
 import type { ExerciseItem, Plan } from '../plan/plan.ts';
 import { rulesOf } from '../plan/schools.ts';

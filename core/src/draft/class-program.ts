@@ -1,9 +1,9 @@
 import { teachesAwareness } from '../movement/exercise.ts';
 import type { SpineMove } from '../movement/vocabulary.ts';
-import { WANTED_PARTS, WHOLE_BODY_FROM_S } from '../order/rules/body-parts.ts';
-import { taughtDepthFor } from '../order/rules/need-before-use.ts';
-import { warmsBelly } from '../order/rules/still-before-bend.ts';
-import type { Group } from '../order/group.ts';
+import { WANTED_PARTS, WHOLE_BODY_FROM_S } from '../review/rules/body-parts.ts';
+import { taughtDepthFor } from '../review/rules/need-before-use.ts';
+import { warmsBelly } from '../review/rules/still-before-bend.ts';
+import type { Group } from '../review/group.ts';
 import { standingOf, type RuleId } from '../plan/school.ts';
 import { rulesOf } from '../plan/schools.ts';
 import type { Character } from './characters.ts';

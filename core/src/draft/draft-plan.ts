@@ -1,6 +1,6 @@
 import { listWords, POSITION_WORDS } from '../movement/words.ts';
-import { groupOf, type Group } from '../order/group.ts';
-import { reviewOrder } from '../order/review.ts';
+import { groupOf, type Group } from '../review/group.ts';
+import { reviewOrder } from '../review/review.ts';
 import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
 import { showClock } from '../plan/show-time.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';

@@ -1,8 +1,8 @@
 import type { Exercise } from '../movement/exercise.ts';
 import { listWords, BODY_PART_WORDS, POSITION_WORDS } from '../movement/words.ts';
-import { groupOf } from '../order/group.ts';
-import { reviewOrder } from '../order/review.ts';
-import { newItem } from '../order/running-order.ts';
+import { groupOf } from '../review/group.ts';
+import { reviewOrder } from '../review/review.ts';
+import { newItem } from '../review/running-order.ts';
 import { applyEdit, type Edit } from '../plan/edits.ts';
 import { placeOf, type ExerciseItem, type Plan } from '../plan/plan.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';

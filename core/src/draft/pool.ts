@@ -2,7 +2,7 @@ import { effortOf } from '../body/demand.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Dose } from '../movement/dose.ts';
 import { optionOf, type Exercise } from '../movement/exercise.ts';
-import { newItem } from '../order/running-order.ts';
+import { newItem } from '../review/running-order.ts';
 import type { Attendee } from '../people/choose-option.ts';
 import { chooseOptions, VERSIONS_AT_ONCE } from '../people/choose-options.ts';
 import type { ExerciseItem, Plan } from '../plan/plan.ts';

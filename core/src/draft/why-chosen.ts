@@ -6,8 +6,8 @@ import {
   FOUNDATION_WORDS,
   listWords,
 } from '../movement/words.ts';
-import type { Group } from '../order/group.ts';
-import { taughtDepthFor } from '../order/rules/need-before-use.ts';
+import type { Group } from '../review/group.ts';
+import { taughtDepthFor } from '../review/rules/need-before-use.ts';
 import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
 import type { DraftContext } from './pool.ts';
 import type { DraftWishes } from './wishes.ts';

@@ -1,5 +1,5 @@
 import { LinearProgram } from '../draft/linear-program.ts';
-import type { OrderProblem } from '../order/search/problem.ts';
+import type { OrderProblem } from '../search/problem.ts';
 
 /**
  * An order problem of one group without pauses as an integer program in CPLEX LP format: who follows

@@ -1,8 +1,8 @@
 import { randomLcg } from 'd3-random';
-import { buildProblem } from '../order/search/build-problem.ts';
-import type { OrderLocks } from '../order/search/lay-out-units.ts';
-import type { OrderProblem } from '../order/search/problem.ts';
-import { groupOf } from '../order/group.ts';
+import { buildProblem } from '../search/build-problem.ts';
+import type { OrderLocks } from '../search/lay-out-units.ts';
+import type { OrderProblem } from '../search/problem.ts';
+import { groupOf } from '../review/group.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import { FOUNDATIONS, POSITIONS, SPINE_MOVES } from '../movement/vocabulary.ts';
 import type { Plan, SchoolId } from '../plan/plan.ts';

@@ -1,7 +1,7 @@
 import type { Catalogue } from '../movement/catalogue.ts';
-import { groupOf } from '../order/group.ts';
-import { reviewOrder } from '../order/review.ts';
-import type { Finding } from '../order/rule.ts';
+import { groupOf } from '../review/group.ts';
+import { reviewOrder } from '../review/review.ts';
+import type { Finding } from '../review/rule.ts';
 import type { Attendee } from '../people/choose-option.ts';
 import { applyEdit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';

@@ -7,12 +7,12 @@ import { draftPlan, type DraftProgress, type DraftResult } from '@wrenfern/core/
 import { nextBest } from '@wrenfern/core/draft/next-best';
 import { loadSolver, type Solve } from '@wrenfern/core/draft/solver';
 import type { DraftWishes } from '@wrenfern/core/draft/wishes';
-import { groupOf } from '@wrenfern/core/order/group';
+import { groupOf } from '@wrenfern/core/review/group';
 import {
   searchOrder,
   type OrderProgress,
   type OrderResult,
-} from '@wrenfern/core/order/search/order-plan';
+} from '@wrenfern/core/search/order-plan';
 import type { Attendee } from '@wrenfern/core/people/choose-option';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import type { TimingContext } from '@wrenfern/core/plan/timing/time-plan';

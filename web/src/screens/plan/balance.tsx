@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { CoverageLine } from '@wrenfern/core/order/coverage';
+import type { CoverageLine } from '@wrenfern/core/review/coverage';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { Sheet } from '../../parts/dialog.tsx';

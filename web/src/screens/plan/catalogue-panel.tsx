@@ -6,7 +6,7 @@ import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { toast } from 'sonner';
 import { standardOption, type Exercise } from '@wrenfern/core/movement/exercise';
 import { chooseOption } from '@wrenfern/core/people/choose-option';
-import { newItem } from '@wrenfern/core/order/running-order';
+import { newItem } from '@wrenfern/core/review/running-order';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { ExerciseItem, Plan } from '@wrenfern/core/plan/plan';
 import type { BookedPerson } from '../../data/api-types.ts';

@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 import { useMemo, type ReactNode } from 'react';
-import { movedItems } from '@wrenfern/core/order/search/moves';
-import type { Finding } from '@wrenfern/core/order/rule';
+import { movedItems } from '@wrenfern/core/search/moves';
+import type { Finding } from '@wrenfern/core/review/rule';
 import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { WholeClass } from '../../data/api-types.ts';

@@ -1,5 +1,5 @@
 import type { Exercise } from '@wrenfern/core/movement/exercise';
-import { newItem } from '@wrenfern/core/order/running-order';
+import { newItem } from '@wrenfern/core/review/running-order';
 import type { Edit } from '@wrenfern/core/plan/edits';
 import { placeOf, type Plan } from '@wrenfern/core/plan/plan';
 

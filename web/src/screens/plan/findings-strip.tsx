@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
-import type { Finding, Repair } from '@wrenfern/core/order/rule';
+import type { Finding, Repair } from '@wrenfern/core/review/rule';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { Analysis } from '@wrenfern/core';
 import { IconButton } from '../../parts/icon-button.tsx';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Finding, RuleKind } from '@wrenfern/core/order/rule';
+import type { Finding, RuleKind } from '@wrenfern/core/review/rule';
 import {
   compareFindings,
   filterFindings,

@@ -1,4 +1,4 @@
-import type { Finding, RuleKind } from '@wrenfern/core/order/rule';
+import type { Finding, RuleKind } from '@wrenfern/core/review/rule';
 
 /** Tells a finding from all others of a class. */
 export const findingId = ({ rule, key }: Finding): string => `${rule} ${key}`;

@@ -1,5 +1,5 @@
 import { area, curveMonotoneY, line } from 'd3';
-import { swellBand } from '@wrenfern/core/order/swell';
+import { swellBand } from '@wrenfern/core/review/swell';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { Machine } from '@wrenfern/core/movement/vocabulary';

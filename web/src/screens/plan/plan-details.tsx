@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
-import { freshItemId } from '@wrenfern/core/order/running-order';
+import { freshItemId } from '@wrenfern/core/review/running-order';
 import { shareOfTime } from '@wrenfern/core/plan/timing/timeline';
 import { Button } from '../../parts/button.tsx';
 import { Field, inputClass } from '../../parts/field.tsx';

@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import type { StoreApi } from 'zustand/vanilla';
-import type { Finding } from '@wrenfern/core/order/rule';
+import type { Finding } from '@wrenfern/core/review/rule';
 import { itemsOf } from '@wrenfern/core/plan/plan';
 import type { KeyHint } from '../../app/keys-help.tsx';
 import { isTyping } from '../../app/typing.ts';

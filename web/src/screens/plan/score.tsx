@@ -3,7 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { clsx } from 'clsx';
 import { Coffee, GripVertical } from 'lucide-react';
 import { useMemo, type CSSProperties, type ReactNode } from 'react';
-import type { Finding } from '@wrenfern/core/order/rule';
+import type { Finding } from '@wrenfern/core/review/rule';
 import type { ExerciseItem, Item } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { describeItemDose } from '@wrenfern/core/plan/variants';

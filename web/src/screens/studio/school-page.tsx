@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { toast } from 'sonner';
-import { COST_WORDS } from '@wrenfern/core/order/search/cost-words';
+import { COST_WORDS } from '@wrenfern/core/search/cost-words';
 import { RULE_NAMES } from '@wrenfern/core/plan/rule-names';
-import { RULES } from '@wrenfern/core/order/review';
+import { RULES } from '@wrenfern/core/review/review';
 import {
   COST_IDS,
   SchoolRules,

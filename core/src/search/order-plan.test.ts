@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { applyEdit } from '../../plan/edits.ts';
-import { SCHOOLS } from '../../plan/schools.ts';
-import { GEAR_SECONDS } from '../../plan/timing/gear-seconds.ts';
-import { itemsOf, Plan } from '../../plan/plan.ts';
-import { randomClass, type RandomClass } from '../../testing/random-order-problem.ts';
-import { makeCatalogue, makeExercise } from '../../testing/make-exercise.ts';
-import { makePlan } from '../../testing/make-plan.ts';
-import { groupOf } from '../group.ts';
+import { applyEdit } from '../plan/edits.ts';
+import { SCHOOLS } from '../plan/schools.ts';
+import { GEAR_SECONDS } from '../plan/timing/gear-seconds.ts';
+import { itemsOf, Plan } from '../plan/plan.ts';
+import { randomClass, type RandomClass } from '../testing/random-order-problem.ts';
+import { makeCatalogue, makeExercise } from '../testing/make-exercise.ts';
+import { makePlan } from '../testing/make-plan.ts';
+import { groupOf } from '../review/group.ts';
 import { movedItems, movesBetween } from './moves.ts';
 import { orderPlan, searchOrder, type OrderInput } from './order-plan.ts';
 

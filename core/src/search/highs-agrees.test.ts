@@ -1,7 +1,7 @@
 import highsLoader from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { orderProgram } from '../../testing/order-program.ts';
-import { problemOf, randomClass } from '../../testing/random-order-problem.ts';
+import { orderProgram } from '../testing/order-program.ts';
+import { problemOf, randomClass } from '../testing/random-order-problem.ts';
 import { searchSubsets } from './exact.ts';
 
 /** An independent solver for integer programs: HiGHS, Huangfu and Hall, Math. Prog. Comp. 10 (2018). */

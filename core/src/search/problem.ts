@@ -1,5 +1,5 @@
-import type { CostId } from '../../plan/school.ts';
-import type { BandPoint } from '../swell.ts';
+import type { CostId } from '../plan/school.ts';
+import type { BandPoint } from '../review/swell.ts';
 
 /** One exercise of the class, reduced to the numbers that its place in the order depends on. */
 export interface PlacedItem {

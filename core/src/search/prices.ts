@@ -1,4 +1,4 @@
-import { standingOf, type RuleId, type SchoolRules } from '../../plan/school.ts';
+import { standingOf, type RuleId, type SchoolRules } from '../plan/school.ts';
 
 /**
  * What an offence costs, in seconds of class time that one would spend to avoid it. Common practice

@@ -1,6 +1,6 @@
-import { standingOf, type RuleId, type SchoolRules } from '../../plan/school.ts';
-import { PRECEDENCES } from '../precedence.ts';
-import type { Worked } from '../rule.ts';
+import { standingOf, type RuleId, type SchoolRules } from '../plan/school.ts';
+import { PRECEDENCES } from '../review/precedence.ts';
+import type { Worked } from '../review/rule.ts';
 import type { Layout } from './lay-out-units.ts';
 import { priceFor } from './prices.ts';
 import type { SoftPrecedence } from './problem.ts';

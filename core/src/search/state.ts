@@ -1,5 +1,5 @@
-import { PEAK_FROM, PEAK_TO } from '../rules/peak-late.ts';
-import type { BandPoint } from '../swell.ts';
+import { PEAK_FROM, PEAK_TO } from '../review/rules/peak-late.ts';
+import type { BandPoint } from '../review/swell.ts';
 import type { OrderProblem, PlacedItem } from './problem.ts';
 
 /** All that a set of done items leaves behind; its order does not matter. */

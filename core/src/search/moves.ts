@@ -1,6 +1,6 @@
-import { applyEdit, type Edit } from '../../plan/edits.ts';
-import type { Item, Plan } from '../../plan/plan.ts';
-import { moveBehind, together } from '../repairs.ts';
+import { applyEdit, type Edit } from '../plan/edits.ts';
+import type { Item, Plan } from '../plan/plan.ts';
+import { moveBehind, together } from '../review/repairs.ts';
 
 /** The plan with its items in another order: parts keep how many they hold, or what they hold. */
 export function reorder(plan: Plan, ids: readonly string[]): Plan {

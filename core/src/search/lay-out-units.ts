@@ -1,6 +1,6 @@
-import type { Plan } from '../../plan/plan.ts';
-import { standingOf } from '../../plan/school.ts';
-import type { RuleContext, Worked } from '../rule.ts';
+import type { Plan } from '../plan/plan.ts';
+import { standingOf } from '../plan/school.ts';
+import type { RuleContext, Worked } from '../review/rule.ts';
 import type { OrderProblem } from './problem.ts';
 
 export interface OrderLocks {

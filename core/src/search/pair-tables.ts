@@ -1,14 +1,14 @@
-import { POSITIONS, type Machine, type Position } from '../../movement/vocabulary.ts';
-import { standingOf, type CostId, type RuleId } from '../../plan/school.ts';
-import { setUpBetween, type Stance } from '../../plan/timing/set-up.ts';
-import type { RuleContext, Worked } from '../rule.ts';
-import { liftsPelvis, supportsHead } from '../rules/head-support-out.ts';
-import { springsChanged } from '../../movement/gear.ts';
-import { primeMover } from '../rules/no-pile-up.ts';
-import { STEP } from '../rules/peak-late.ts';
-import { onHands } from '../rules/wrist-rest.ts';
+import { POSITIONS, type Machine, type Position } from '../movement/vocabulary.ts';
+import { standingOf, type CostId, type RuleId } from '../plan/school.ts';
+import { setUpBetween, type Stance } from '../plan/timing/set-up.ts';
+import type { RuleContext, Worked } from '../review/rule.ts';
+import { liftsPelvis, supportsHead } from '../review/rules/head-support-out.ts';
+import { springsChanged } from '../movement/gear.ts';
+import { primeMover } from '../review/rules/no-pile-up.ts';
+import { STEP } from '../review/rules/peak-late.ts';
+import { onHands } from '../review/rules/wrist-rest.ts';
 import { PRICE, priceFor } from './prices.ts';
-import type { TimingContext } from '../../plan/timing/time-plan.ts';
+import type { TimingContext } from '../plan/timing/time-plan.ts';
 import type { OrderProblem } from './problem.ts';
 
 /** From this effort, or for this long, a bend wants its answer. */

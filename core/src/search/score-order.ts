@@ -1,4 +1,4 @@
-import type { CostId } from '../../plan/school.ts';
+import type { CostId } from '../plan/school.ts';
 import type { OrderProblem } from './problem.ts';
 import { NOTHING_DONE, placeCost, propsAgain, withItem, withPause } from './state.ts';
 

@@ -1,4 +1,4 @@
-import type { CostId } from '../../plan/school.ts';
+import type { CostId } from '../plan/school.ts';
 
 /** What each cost of an order is, for lists and sentences. */
 export const COST_WORDS: Record<CostId, string> = {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { problemOf, randomClass } from '../../testing/random-order-problem.ts';
+import { problemOf, randomClass } from '../testing/random-order-problem.ts';
 import { lowerBound } from './bound.ts';
 import { createEvaluator } from './evaluate.ts';
 import { searchSubsets } from './exact.ts';
