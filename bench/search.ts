@@ -1,6 +1,7 @@
 import highsLoader from 'highs';
 import { groupOf } from '@wrenfern/core/review/group';
-import { ruleContext, reviewOrder } from '@wrenfern/core/review/review';
+import { reviewOrder } from '@wrenfern/core/review/review';
+import { ruleContext } from '@wrenfern/core/review/rule-context';
 import { searchSubsets } from '@wrenfern/core/search/exact';
 import { orderPlan } from '@wrenfern/core/search/order-plan';
 import { draftPlan } from '@wrenfern/core/draft/draft-plan';

@@ -6,7 +6,8 @@ import {
   type DirectionCoverage,
 } from './review/coverage.ts';
 import { groupOf } from './review/group.ts';
-import { reviewOrder, ruleContext } from './review/review.ts';
+import { reviewOrder } from './review/review.ts';
+import { ruleContext } from './review/rule-context.ts';
 import type { Finding } from './review/rule.ts';
 import { machineFindings } from './review/machine-findings.ts';
 import { missingFindings } from './review/missing-findings.ts';
@@ -59,7 +60,7 @@ export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext)
   const { options, props } = fit(plan, timeline);
   const gear = gearBlocks(plan, timeline, catalogue, machines);
   const group = groupOf(context.attendees, context.day);
-  const input = { plan, catalogue, timeline, retime, group };
+  const input = { plan, catalogue, timeline, retime, group, familiar: context.familiar };
   const rules = ruleContext(input);
   const findings = [
     ...missingFindings(plan, catalogue),

@@ -101,9 +101,7 @@ function supportedBy(option: Option): number {
     ({ role, place }) =>
       role === 'support' && /low back|shoulder blades|ribs|under body/.test(place),
   );
-  const strapped = option.poses.some(
-    (pose) => fullPose(pose).machine?.straps === 'hands',
-  );
+  const strapped = option.poses.some((pose) => fullPose(pose).machine?.straps === 'hands');
   return propped || option.held || (strapped && option.levers.includes('support')) ? 0.35 : 0;
 }
 

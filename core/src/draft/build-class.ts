@@ -1,4 +1,4 @@
-import { teachesAwareness, type Exercise } from '../movement/exercise.ts';
+import { closingRank, teachesAwareness, type Exercise } from '../movement/exercise.ts';
 import { orderPlan } from '../search/order-plan.ts';
 import { reviewOrder } from '../review/review.ts';
 import type { Group } from '../review/group.ts';
@@ -33,6 +33,7 @@ export function buildClass(
     catalogue: context.catalogue,
     timing: context.timing,
     group,
+    ...(context.rules ? { rules: context.rules } : {}),
     seed: wishes.seed,
     effort: { firstEvaluations: 3_000, furtherEvaluations: 25_000, mostStates: 250_000 },
   }).plan;
@@ -43,22 +44,20 @@ export function buildClass(
 function partsOf(chosen: readonly Chosen[], wishes: DraftWishes): Plan['segments'] {
   const school = rulesOf(wishes.school);
   const isOpening = ({ choice }: Chosen) =>
-    choice.exercise.family === 'awareness' &&
-    choice.effort <= 1 &&
-    school.rules['breath-first'] !== 'off';
+    choice.exercise.family === 'awareness' && choice.effort <= 1;
   const opens = chosen.filter(isOpening);
   const opening = taughtThere(
     chosen.filter((each) => opens.includes(each) || preparesOne(each, opens)),
   );
   const soft = chosen
     .filter(({ choice }) => choice.exercise.family === 'release')
-    .sort((a, b) => closing(b.choice.exercise) - closing(a.choice.exercise));
+    .sort((a, b) => closingRank(b.choice.exercise) - closingRank(a.choice.exercise));
   const closes: Chosen[] = [];
   let closeS = 0;
   const wantedS = (school.targets.releaseLeast + CLOSE_MARGIN) * wishes.targetS;
   for (const each of soft) {
     const isEnough = closeS >= wantedS && school.defaults.stretch === 'after each block';
-    if (isEnough && closing(each.choice.exercise) === 0) continue;
+    if (isEnough && closingRank(each.choice.exercise) === 0) continue;
     closes.push(each);
     closeS += each.choice.usualS;
   }
@@ -100,13 +99,9 @@ function taughtThere(opening: readonly Chosen[]): Chosen[] {
   return kept.length === opening.length ? kept : taughtThere(kept);
 }
 
-function closing({ slug }: Exercise): number {
-  return slug === 'return-to-sitting' ? 2 : slug === 'final-rest' ? 1 : 0;
-}
-
 /** Where the order search begins: light before heavy, what prepares before what is prepared. */
 function byReadiness({ choice: a }: Chosen, { choice: b }: Chosen): number {
-  const late = closing(a.exercise) - closing(b.exercise);
+  const late = closingRank(a.exercise) - closingRank(b.exercise);
   if (late !== 0) return late;
   const aware = Number(teachesAwareness(b.exercise)) - Number(teachesAwareness(a.exercise));
   return aware || a.spineLoad - b.spineLoad || a.exercise.needs.length - b.exercise.needs.length;
@@ -149,11 +144,10 @@ const REPAIRS = 8;
  */
 function mended(plan: Plan, context: DraftContext, group: Group): Plan {
   let current = plan;
-  const { catalogue, timing } = context;
-  const retime = (of: Plan) => timePlan(of, catalogue, timing);
+  const retime = (of: Plan) => timePlan(of, context.catalogue, context.timing);
   for (let turn = 0; turn < REPAIRS; turn += 1) {
     const timeline = retime(current);
-    const findings = reviewOrder({ plan: current, catalogue, timeline, retime, group });
+    const findings = reviewOrder({ ...context, plan: current, timeline, retime, group });
     const repair = findings
       .flatMap((finding) => finding.repairs())
       .filter(({ edit }) => keepsExercises(edit))

@@ -1,13 +1,13 @@
-import { teachesAwareness } from '../movement/exercise.ts';
 import type { SpineMove } from '../movement/vocabulary.ts';
-import { WANTED_PARTS, WHOLE_BODY_FROM_S } from '../review/rules/body-parts.ts';
-import { taughtDepthFor } from '../review/rules/need-before-use.ts';
-import { warmsBelly } from '../review/rules/still-before-bend.ts';
-import type { Group } from '../review/group.ts';
-import { standingOf, type RuleId } from '../plan/school.ts';
 import { rulesOf } from '../plan/schools.ts';
+import { isWork, type ChoiceTest } from '../review/draft-rows.ts';
+import type { Group } from '../review/group.ts';
+import { directedS, movedS } from '../review/moved-seconds.ts';
+import type { Rule } from '../review/rule.ts';
+import { RULES, rulesInForce } from '../review/rules.ts';
 import type { Character } from './characters.ts';
-import { LinearProgram, sumText } from './linear-program.ts';
+import { ChoiceRows, variableOf } from './choice-rows.ts';
+import { LinearProgram } from './linear-program.ts';
 import type { Choice } from './pool.ts';
 import type { Wish } from './wish-list.ts';
 import type { DraftWishes } from './wishes.ts';
@@ -21,18 +21,9 @@ const DIRECTION_SHARE = 0.25;
 /** How much of an earlier proposal may come again. */
 const SAME_AT_MOST = 0.6;
 const RUNGS = 2;
-/** The close is measured against a class that grows with its set-ups. */
-const RELEASE_MARGIN = 0.02;
-const RELEASE_MOST = 0.3;
-/** A shorter class ends without lying down to rest. */
-const REST_FROM_S = 1200;
 /** Seconds of class for each exercise, in a class with few and in one with many. */
 const SLOWEST_S = 150;
 const QUICKEST_S = 90;
-/** For so many seconds of class, one exercise that is not on the back. */
-const OFF_THE_BACK_S = 480;
-/** Every way of the spine takes at least this. */
-const LEAST_WAY_S = 25;
 const HARD_FROM = 3;
 const HARD_SHARE = 0.3;
 
@@ -47,9 +38,11 @@ export interface ProgramInput {
   correctionS: number;
   /** Slugs of each earlier proposal, letting go not counted. */
   earlier: readonly (readonly string[])[];
+  /** All that there are when left out. */
+  rules?: readonly Rule[];
 }
 
-export const variableOf = (index: number) => `x${index}`;
+type Rows = ChoiceRows<Choice>;
 
 /** The choice of exercises and doses as a linear program; cheaper is better. */
 export function classProgram(input: ProgramInput): string {
@@ -64,13 +57,19 @@ export function classProgram(input: ProgramInput): string {
     program.row(`less${index} - ${choice.usualS - choice.leastS} ${variableOf(index)} <= 0`);
     if (list.some(({ forbids }) => forbids(choice))) program.row(`${variableOf(index)} = 0`);
   });
-  const rows = new Rows(program, pool);
   const holds = new Set(list.map(({ id }) => id));
+  const { wishes, group } = input;
+  const rows: Rows = new ChoiceRows(program, pool, {
+    school: rulesOf(wishes.school),
+    group,
+    targetS: wishes.targetS,
+    lengthHolds: holds.has('length'),
+  });
   if (holds.has('length')) {
     lengthRow(rows, input);
     countRows(rows, input);
   }
-  if (holds.has('school')) schoolRows(rows, input);
+  if (holds.has('school')) schoolRows(rows, input.rules ?? RULES);
   themeRows(rows, input, holds);
   for (const { id } of list) {
     const [kind, slug] = id.split(' ');
@@ -88,52 +87,9 @@ export function classProgram(input: ProgramInput): string {
   return program.text();
 }
 
-type Test = (choice: Choice) => boolean;
-
-/** Rows said in terms of choices. */
-class Rows {
-  readonly program: LinearProgram;
-  readonly pool: readonly Choice[];
-
-  constructor(program: LinearProgram, pool: readonly Choice[]) {
-    this.program = program;
-    this.pool = pool;
-  }
-
-  sum(weight: (choice: Choice) => number): string {
-    return sumText(this.pool.map((choice, index) => [weight(choice), variableOf(index)] as const));
-  }
-
-  count(test: Test): string {
-    return this.sum((choice) => (test(choice) ? 1 : 0));
-  }
-
-  /** As many as wanted, or as there are. */
-  atLeast(test: Test, wanted: number): void {
-    this.program.row(`${this.count(test)} >= ${wanted}`);
-  }
-
-  /** As many as wanted, or as there are to choose from. */
-  upTo(test: Test, wanted: number): void {
-    this.atLeast(test, Math.min(wanted, this.pool.filter(test).length));
-  }
-
-  atMost(test: Test, wanted: number): void {
-    this.program.row(`${this.count(test)} <= ${wanted}`);
-  }
-
-  /** Those that are chosen want one of these beside them. */
-  wants(index: number, provides: Test): void {
-    const providers = this.pool.flatMap((choice, other) =>
-      other !== index && provides(choice) ? [variableOf(other)] : [],
-    );
-    this.program.row(`${variableOf(index)}${providers.map((each) => ` - ${each}`).join('')} <= 0`);
-  }
-}
-
 /** Neither a few long things nor a heap of short ones. */
 function countRows(rows: Rows, { wishes, pool }: ProgramInput): void {
-  const all: Test = () => true;
+  const all: ChoiceTest = () => true;
   rows.upTo(all, Math.min(pool.length, Math.floor(wishes.targetS / SLOWEST_S)));
   rows.atMost(all, Math.ceil(wishes.targetS / QUICKEST_S));
 }
@@ -146,140 +102,21 @@ function lengthRow(rows: Rows, { pool, wishes, correctionS }: ProgramInput): voi
   rows.program.row(`${total} <= ${targetS + SLACK_S}`);
 }
 
-type Need = Choice['exercise']['needs'][number];
-
-function unheldNeeds({ exercise }: Choice, group: Group): Need[] {
-  return exercise.needs.filter(
-    ({ foundation, depth }) => depth > 0 && !group.holds(foundation, depth),
-  );
-}
-
-/** Letting go stands at the end: what it teaches comes too late. */
-function teachesNeed({ exercise }: Choice, { foundation, depth }: Need): boolean {
-  if (exercise.family === 'release') return false;
-  return exercise.teaches.some(
-    (taught) => taught.foundation === foundation && taught.depth >= taughtDepthFor(depth),
-  );
-}
-
-/** How many steps of learning lie before each exercise: 0 for one that needs nothing. */
-function levelsOf(pool: readonly Choice[], group: Group): Map<Choice, number> {
-  const levels = new Map<Choice, number>();
-  for (let level = 0; ; level += 1) {
-    const ready = pool.filter(
-      (choice) =>
-        !levels.has(choice) &&
-        unheldNeeds(choice, group).every((need) =>
-          pool.some((other) => levels.has(other) && teachesNeed(other, need)),
-        ),
-    );
-    if (ready.length === 0) return levels;
-    for (const choice of ready) levels.set(choice, level);
-  }
-}
-
-/** What nothing prepares comes after all. */
-function levelOf(levels: ReadonlyMap<Choice, number>, choice: Choice): number {
-  return levels.get(choice) ?? Infinity;
-}
-
 /** A class of more than twenty minutes has a pause for water, every twenty minutes. */
 export function pausesS(targetS: number): number {
   return Math.max(0, Math.ceil(targetS / 1200) - 1) * 40;
 }
 
 const slugIs =
-  (slug: string): Test =>
+  (slug: string): ChoiceTest =>
   ({ exercise }) =>
     exercise.slug === slug;
-const isRelease: Test = ({ exercise }) =>
-  exercise.teaches.some(({ foundation }) => foundation === 'release');
-const isOpening: Test = ({ exercise, effort }) =>
-  exercise.family === 'awareness' && teachesAwareness(exercise) && effort <= 1;
-const isWork: Test = ({ exercise }) =>
-  exercise.family !== 'release' && exercise.family !== 'awareness';
 
-function schoolRows(rows: Rows, input: ProgramInput): void {
-  const { pool, wishes, group } = input;
-  const school = rulesOf(wishes.school);
-  const isOn = (rule: RuleId) => standingOf(school, rule) !== 'off';
-  const isMust = (rule: RuleId) => standingOf(school, rule) === 'must';
-  const totalS = wishes.targetS;
-  if (isOn('few-moves')) {
-    rows.upTo(
-      (choice) => isWork(choice) && choice.exercise.position !== 'supine',
-      Math.floor(totalS / OFF_THE_BACK_S),
-    );
-  }
-  if (isOn('breath-first')) rows.upTo(isOpening, totalS >= 1500 ? 2 : 1);
-  if (isOn('close-soft')) {
-    rows.upTo(slugIs('return-to-sitting'), 1);
-    // How long the close is depends on how long the class is.
-    if (input.list.some(({ id }) => id === 'length')) closeRows(rows, input);
-  } else {
-    rows.atMost(isRelease, 0);
-  }
-  if (isOn('six-directions')) directionRows(rows, input);
-  if (isOn('body-parts') && totalS >= WHOLE_BODY_FROM_S) {
-    for (const part of WANTED_PARTS)
-      rows.upTo(({ exercise }) => exercise.bodyParts.includes(part), 1);
-  }
-  const isHard: Test = (choice) => isWork(choice) && choice.effort >= HARD_FROM;
-  rows.program.row(`${rows.sum((choice) => Number(isHard(choice)) - HARD_SHARE)} <= 0`);
-  const levels = levelsOf(pool, group);
-  pool.forEach((choice, index) => {
-    const { exercise } = choice;
-    if (isMust('need-before-use')) {
-      for (const need of unheldNeeds(choice, group)) {
-        // Only what can come earlier in every class may teach it: no two can wait for each other.
-        rows.wants(
-          index,
-          (other) => teachesNeed(other, need) && levelOf(levels, other) < levelOf(levels, choice),
-        );
-      }
-    }
-    if (isMust('unloaded-before-loaded') && choice.spineLoad >= 2) {
-      rows.wants(index, (other) => other.spineLoad === choice.spineLoad - 1);
-    }
-    if (isMust('still-before-bend') && exercise.moves.includes('round') && choice.spineLoad >= 1) {
-      rows.wants(index, (other) => warmsBelly(other.exercise, other.exercise.moves));
-    }
-    if (isMust('classic-order') && exercise.classicOrder === undefined) {
-      rows.program.row(`${variableOf(index)} = 0`);
-    }
-  });
-}
-
-function closeRows(rows: Rows, { pool, wishes }: ProgramInput): void {
-  const { releaseLeast } = rulesOf(wishes.school).targets;
-  const totalS = wishes.targetS;
-  const letGo = rows.sum((choice) => (isRelease(choice) ? choice.usualS : 0));
-  const leastS = pool.some(isRelease) ? Math.round((releaseLeast + RELEASE_MARGIN) * totalS) : 0;
-  rows.program.row(`${letGo} >= ${leastS}`);
-  rows.program.row(`${letGo} <= ${Math.round(RELEASE_MOST * totalS)}`);
-  if (totalS >= REST_FROM_S) rows.upTo(slugIs('final-rest'), 1);
-}
-
-const MOVES = ['round', 'arch', 'turn', 'side'] as const;
-
-/** Seconds that a choice goes one way; several moves share its time. */
-function movedS({ exercise, workS }: Choice, move: SpineMove): number {
-  const moves: readonly SpineMove[] = exercise.moves.filter((each) => each !== 'still');
-  return moves.includes(move) ? workS / moves.length : 0;
-}
-
-/** Every way at least a little, none more than half: sides come in pairs, so turns count twice. */
-function directionRows(rows: Rows, { wishes }: ProgramInput): void {
-  const { targets } = rulesOf(wishes.school);
-  for (const move of MOVES) {
-    rows.program.row(`${rows.sum((choice) => movedS(choice, move))} >= ${LEAST_WAY_S}`);
-    rows.program.row(
-      `${rows.sum((choice) => {
-        const all = MOVES.reduce((sum, each) => sum + movedS(choice, each), 0);
-        return movedS(choice, move) - (targets.directionMost - 0.04) * all;
-      })} <= 0`,
-    );
-  }
+/** What the rules of the school ask, and that not everything is hard. */
+function schoolRows(rows: Rows, rules: readonly Rule[]): void {
+  for (const { rule, standing } of rulesInForce(rules, rows.school)) rule.draft?.(rows, standing);
+  const isHard: ChoiceTest = (choice) => isWork(choice) && choice.effort >= HARD_FROM;
+  rows.total((choice) => Number(isHard(choice)) - HARD_SHARE, { most: 0 });
 }
 
 function themeRows(rows: Rows, { wishes }: ProgramInput, holds: ReadonlySet<string>): void {
@@ -305,8 +142,7 @@ function themeRows(rows: Rows, { wishes }: ProgramInput, holds: ReadonlySet<stri
     const move = direction.split('-')[0] as SpineMove;
     rows.program.row(
       `${rows.sum((choice) => {
-        const all = MOVES.reduce((sum, each) => sum + movedS(choice, each), 0);
-        return movedS(choice, move) - DIRECTION_SHARE * all;
+        return movedS(choice, move) - DIRECTION_SHARE * directedS(choice);
       })} >= 0`,
     );
   }
@@ -318,14 +154,14 @@ function climbRows(rows: Rows, { pool, wishes }: ProgramInput): void {
   if (!target) return;
   rows.atLeast(slugIs(target), 1);
   const prepares =
-    (goal: string): Test =>
+    (goal: string): ChoiceTest =>
     ({ exercise }) =>
       exercise.prepares.includes(goal);
   rows.upTo(prepares(target), RUNGS);
-  pool.forEach((choice, index) => {
+  pool.forEach((choice) => {
     if (!prepares(target)(choice)) return;
     const lower = prepares(choice.exercise.slug);
-    if (pool.some(lower)) rows.wants(index, lower);
+    if (pool.some(lower)) rows.wants(choice, lower);
   });
 }
 

@@ -6,7 +6,8 @@ import { showClock } from '../plan/show-time.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 import { buildClass, TOLERANCE_S, type Chosen } from './build-class.ts';
 import { CHARACTERS, type Character } from './characters.ts';
-import { classProgram, variableOf } from './class-program.ts';
+import { variableOf } from './choice-rows.ts';
+import { classProgram } from './class-program.ts';
 import { poolOf, type Choice, type DraftContext } from './pool.ts';
 import { smallestConflict } from './smallest-conflict.ts';
 import type { Solve } from './solver.ts';
@@ -94,7 +95,7 @@ export function* draftPlan(
     const made = propose({ wishes, context, solve, group, pool, list, character, earlier });
     if (!made && proposals.length === 0) {
       yield progress('looking for what is in the way');
-      return inTheWay(wishes, group, pool, list, solve);
+      return inTheWay({ wishes, context, solve, group, pool, list });
     }
     if (made) proposals.push(made);
     yield progress('ordering');
@@ -129,8 +130,7 @@ function propose(input: ProposeInput): Proposal | undefined {
     correctionS -= overS;
   }
   if (!best) return undefined;
-  const { catalogue, timing } = context;
-  const retime = (plan: Plan) => timePlan(plan, catalogue, timing);
+  const retime = (plan: Plan) => timePlan(plan, context.catalogue, context.timing);
   const timeline = retime(best);
   return {
     id: character.id,
@@ -139,13 +139,16 @@ function propose(input: ProposeInput): Proposal | undefined {
     totalS: timeline.totalS,
     reasons: whyChosen(best, wishes, context, group),
     character: '',
-    findings: reviewOrder({ plan: best, catalogue, timeline, retime, group }).length,
+    findings: reviewOrder({ ...context, plan: best, timeline, retime, group }).length,
   };
 }
 
 function choose(input: ProposeInput, correctionS: number): Chosen[] | undefined {
   const { pool, solve } = input;
-  const solution = solve(classProgram({ ...input, correctionS }), CHOOSE);
+  const solution = solve(
+    classProgram({ ...input, ...rulesIn(input.context), correctionS }),
+    CHOOSE,
+  );
   if (solution.kind !== 'found') return undefined;
   return pool.flatMap((choice, index) =>
     solution.value(variableOf(index)) > 0.5
@@ -154,19 +157,25 @@ function choose(input: ProposeInput, correctionS: number): Chosen[] | undefined 
   );
 }
 
-function inTheWay(
-  wishes: DraftWishes,
-  group: Group,
-  pool: readonly Choice[],
-  list: readonly Wish[],
-  solve: Solve,
-): DraftResult {
+function rulesIn({ rules }: DraftContext): Pick<DraftContext, 'rules'> {
+  return rules ? { rules } : {};
+}
+
+function inTheWay({
+  wishes,
+  context,
+  solve,
+  group,
+  pool,
+  list,
+}: Omit<ProposeInput, 'character' | 'earlier'>): DraftResult {
   const isPossible = (some: readonly Wish[]) => {
     const program = classProgram({
       pool,
       wishes,
       group,
       list: some,
+      ...rulesIn(context),
       character: ANY,
       correctionS: 0,
       earlier: [],

@@ -61,7 +61,7 @@ export function nextBest(
       };
       const result = applyEdit(plan, edit);
       if (!result.ok) return [];
-      const after = { plan: result.plan, catalogue, timeline: retime(result.plan), retime, group };
+      const after = { ...context, plan: result.plan, timeline: retime(result.plan), retime, group };
       const left = reviewOrder(after).length;
       return [{ choice, edit, plan: result.plan, rank: left * 3 + distance(choice, old, was) }];
     })

@@ -2,6 +2,7 @@ import { effortOf } from '../body/demand.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Dose } from '../movement/dose.ts';
 import { optionOf, type Exercise } from '../movement/exercise.ts';
+import type { Rule } from '../review/rule.ts';
 import { newItem } from '../review/running-order.ts';
 import type { Attendee } from '../people/choose-option.ts';
 import { chooseOptions, VERSIONS_AT_ONCE } from '../people/choose-options.ts';
@@ -19,6 +20,8 @@ export interface DraftContext {
   /** Year-month-day. */
   day: string;
   timing: TimingContext;
+  /** All that there are when left out. */
+  rules?: readonly Rule[];
 }
 
 /** An exercise that could be in the class, with what the choice depends on. */

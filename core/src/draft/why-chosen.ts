@@ -7,7 +7,7 @@ import {
   listWords,
 } from '../movement/words.ts';
 import type { Group } from '../review/group.ts';
-import { taughtDepthFor } from '../review/rules/need-before-use.ts';
+import { teachesFor } from '../movement/foundation-depth.ts';
 import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
 import type { DraftContext } from './pool.ts';
 import type { DraftWishes } from './wishes.ts';
@@ -31,7 +31,7 @@ export function whyChosen(
         ...climbing(exercise, wishes, later),
         ...opening(exercise, at),
         ...themes(exercise, wishes),
-        ...closing(exercise),
+        ...ending(exercise),
         ...teaching(exercise, later, group),
         ...answering(
           exercise,
@@ -88,9 +88,9 @@ function themes(exercise: Exercise, wishes: DraftWishes): string[] {
   return words.length > 0 ? [`for ${listWords(words)}`] : [];
 }
 
-function closing({ slug, family }: Exercise): string[] {
-  if (slug === 'return-to-sitting') return ['brings everyone up slowly'];
-  if (slug === 'final-rest') return ['rests at the end'];
+function ending({ closing, family }: Exercise): string[] {
+  if (closing === 'way-up') return ['brings everyone up slowly'];
+  if (closing === 'rest') return ['rests at the end'];
   return family === 'release' ? ['lets go of what worked'] : [];
 }
 
@@ -99,10 +99,8 @@ function teaching(exercise: Exercise, later: readonly Exercise[], group: Group):
   for (const next of later) {
     for (const { foundation, depth } of next.needs) {
       if (depth === 0 || group.holds(foundation, depth)) continue;
-      const isTaught = exercise.teaches.some(
-        (taught) => taught.foundation === foundation && taught.depth >= taughtDepthFor(depth),
-      );
-      if (isTaught) return [`teaches ${FOUNDATION_WORDS[foundation]}, which ${next.name} needs`];
+      if (teachesFor(exercise, { foundation, depth }))
+        return [`teaches ${FOUNDATION_WORDS[foundation]}, which ${next.name} needs`];
     }
   }
   const prepared = later.find(({ slug }) => exercise.prepares.includes(slug));

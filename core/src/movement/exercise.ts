@@ -94,6 +94,8 @@ export const ExerciseFields = z.strictObject({
   slug: SLUG,
   name: words,
   otherNames: z.array(words).max(FEW).default([]),
+  /** How it ends a class: the rest behind everything, or the way up behind that. */
+  closing: z.enum(['rest', 'way-up']).optional(),
   /** Place in the mat order published by Pilates and Miller, Return to Life through Contrology (1945). */
   classicOrder: z.number().int().min(1).max(34).optional(),
   machine: Machine,
@@ -179,6 +181,12 @@ export function standardOption(exercise: Exercise): Option {
   const option = exercise.options[exercise.standard - 1];
   if (!option) throw new Error(`${exercise.slug} has no option ${exercise.standard}`);
   return option;
+}
+
+/** Where it stands at the end of a class: 0 not bound to it, 1 the rest behind everything, 2 the way up. */
+export function closingRank({ closing }: Pick<Exercise, 'closing'>): number {
+  if (closing === 'way-up') return 2;
+  return closing === 'rest' ? 1 : 0;
 }
 
 /** True for breath and resting-alignment work: what a class may begin with. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Plan } from './plan.ts';
-import { COST_IDS, RULE_IDS } from './school.ts';
+import { COST_IDS } from './school.ts';
 import { SCHOOLS } from './schools.ts';
 
 /** A document as it was stored: by any version, and so of any shape. */
@@ -60,15 +60,15 @@ export function migratePlan(stored: unknown): unknown {
 export const StoredPlan = z.preprocess(migratePlan, Plan);
 
 /**
- * A studio's own school, written when there were other rules: rules and costs that this version does
- * not know are left out, those it lacks stand as they do in the school that is usual.
+ * A studio's own school, written when there were other costs: those that this version does not know are
+ * left out, those it lacks stand as they do in the school that is usual. Rules that it does not name stand
+ * as is usual for each.
  */
 export function readSchool(school: unknown): unknown {
   if (!isObject(school)) return school;
   const usual = SCHOOLS['foundations-first'];
   return {
     ...school,
-    rules: known(school.rules, usual.rules, RULE_IDS),
     weights: known(school.weights, usual.weights, COST_IDS),
     defaults: known(school.defaults, usual.defaults, Object.keys(usual.defaults)),
     targets: known(school.targets, usual.targets, Object.keys(usual.targets)),

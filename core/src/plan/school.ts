@@ -1,37 +1,6 @@
 import { z } from 'zod';
 import { SLUG } from '../movement/vocabulary.ts';
 
-/** Every ordering rule, in the order in which findings are told. */
-export const RULE_IDS = [
-  'breath-first',
-  'need-before-use',
-  'still-before-bend',
-  'unloaded-before-loaded',
-  'pelvis-sequence',
-  'low-then-high',
-  'short-before-long',
-  'both-then-one',
-  'parts-then-whole',
-  'rehearse-then-prop',
-  'classic-order',
-  'sides-together',
-  'counter',
-  'layers',
-  'peak-late',
-  'six-directions',
-  'body-parts',
-  'close-soft',
-  'head-support-out',
-  'wrist-rest',
-  'no-pile-up',
-  'water',
-  'few-moves',
-  'prop-blocks',
-  'machine-blocks',
-  'face-the-room',
-] as const;
-export type RuleId = (typeof RULE_IDS)[number];
-
 /** `must` binds the search and is told first; `should` is told and weighed; `off` is not looked at. */
 const STANDINGS = ['must', 'should', 'off'] as const;
 export const Standing = z.enum(STANDINGS);
@@ -97,13 +66,21 @@ const SchoolTargets = z.strictObject({
 });
 export type SchoolTargets = z.infer<typeof SchoolTargets>;
 
+/** More rules than there will be, so that a school stays a page. */
+const MOST_RULES = 100;
+
 /** A way of teaching: which rules bind, what the search weighs, and what is usual. */
 export const SchoolRules = z.strictObject({
   id: SLUG,
   name: z.string().trim().min(1, 'give the school a name').max(60),
   /** Why this studio teaches so. */
   why: z.string().trim().min(1, 'say why').max(600),
-  rules: z.record(z.enum(RULE_IDS), Standing),
+  /** Standings by id of the rule. */
+  rules: z
+    .record(SLUG, Standing)
+    .refine((rules) => Object.keys(rules).length <= MOST_RULES, `at most ${MOST_RULES} rules`),
+  /** How rules that are not named stand; as is usual for each where this is left out. */
+  otherRules: Standing.optional(),
   /** How much each cost counts: 1 as usual, 0 not at all. */
   weights: z.record(z.enum(COST_IDS), z.number().min(0).max(5)),
   defaults: SchoolDefaults,
@@ -113,6 +90,10 @@ export const SchoolRules = z.strictObject({
 });
 export type SchoolRules = z.infer<typeof SchoolRules>;
 
-export function standingOf(school: SchoolRules, rule: RuleId): Standing {
-  return school.rules[rule];
+/** How a rule stands in a school. */
+export function standingOf(
+  school: Pick<SchoolRules, 'rules' | 'otherRules'>,
+  rule: { id: string; usually: Standing },
+): Standing {
+  return school.rules[rule.id] ?? school.otherRules ?? rule.usually;
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { makeExercise } from '../testing/make-exercise.ts';
 import { makePlan } from '../testing/make-plan.ts';
 import { exerciseItemsOf, Plan, SCHOOL_IDS } from './plan.ts';
-import { RULE_IDS, SchoolRules, type SchoolDefaults } from './school.ts';
+import { SchoolRules, standingOf, type SchoolDefaults } from './school.ts';
 import { rulesOf, SCHOOLS } from './schools.ts';
 import { doseOf, shownOption } from './usual.ts';
 
@@ -10,7 +10,7 @@ const item = exerciseItemsOf(makePlan([['any']]))[0];
 if (!item) throw new Error('no item');
 
 describe.each(SCHOOL_IDS)('the school %s', (id) => {
-  it('is whole: every rule has a standing, every cost a weight', () => {
+  it('is whole: every cost has a weight', () => {
     expect(SchoolRules.parse(SCHOOLS[id])).toEqual(SCHOOLS[id]);
     expect(SCHOOLS[id].id).toBe(id);
   });
@@ -25,6 +25,8 @@ describe('a studio’s own school', () => {
     rules: { ...SCHOOLS['graded-load'].rules, water: 'must' },
   };
 
+  const many = Array.from({ length: 101 }, (_, index) => [`rule-${index}`, 'off'] as const);
+
   it('travels inside the plan', () => {
     const plan = Plan.parse({ ...makePlan([['any']]), school: own });
     expect(rulesOf(plan.school)).toEqual(own);
@@ -34,7 +36,8 @@ describe('a studio’s own school', () => {
   it.each([
     ['without a reason', { why: '' }],
     ['with a standing that is none', { rules: { ...own.rules, water: 'perhaps' } }],
-    ['without a standing for a rule', { rules: { water: 'must' } }],
+    ['with a rule whose name is none', { rules: { 'No Name': 'must' } }],
+    ['with more rules than there are', { rules: Object.fromEntries(many) }],
   ])('is refused %s', (_name, change) => {
     expect(Plan.safeParse({ ...makePlan([['any']]), school: { ...own, ...change } }).success).toBe(
       false,
@@ -43,20 +46,11 @@ describe('a studio’s own school', () => {
 });
 
 describe('how schools differ', () => {
-  it('keeps the published order in the classic school only', () => {
-    expect(SCHOOL_IDS.filter((id) => SCHOOLS[id].rules['classic-order'] !== 'off')).toEqual([
-      'classic',
-    ]);
-  });
-
-  it('keeps sides together in all of them: common practice', () => {
-    for (const id of SCHOOL_IDS) expect(SCHOOLS[id].rules['sides-together']).toBe('must');
-  });
-
-  it('has rules that some school asks for', () => {
-    for (const rule of RULE_IDS) {
-      expect(SCHOOL_IDS.some((id) => SCHOOLS[id].rules[rule] !== 'off')).toBe(true);
-    }
+  it('leaves a rule that it does not name as is usual for the rule, or as all others are', () => {
+    const rule = { id: 'of-our-own', usually: 'should' as const };
+    expect(standingOf(SCHOOLS['foundations-first'], rule)).toBe('should');
+    expect(standingOf(SCHOOLS.classic, rule)).toBe('off');
+    expect(standingOf(SCHOOLS.classic, { ...rule, id: 'classic-order' })).toBe('must');
   });
 });
 

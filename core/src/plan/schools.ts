@@ -1,9 +1,7 @@
 import type { School, SchoolId } from './plan.ts';
 import {
   COST_IDS,
-  RULE_IDS,
   type CostId,
-  type RuleId,
   type SchoolDefaults,
   type SchoolRules,
   type SchoolTargets,
@@ -20,36 +18,6 @@ const DEFAULTS: SchoolDefaults = {
   travel: 'down the spine',
 };
 
-/** What holds unless a school says otherwise. Common practice. */
-const USUAL: Record<RuleId, Standing> = {
-  'breath-first': 'must',
-  'need-before-use': 'must',
-  'still-before-bend': 'must',
-  'unloaded-before-loaded': 'must',
-  'pelvis-sequence': 'must',
-  'low-then-high': 'should',
-  'short-before-long': 'must',
-  'both-then-one': 'must',
-  'parts-then-whole': 'must',
-  'rehearse-then-prop': 'must',
-  'classic-order': 'off',
-  'sides-together': 'must',
-  counter: 'should',
-  layers: 'should',
-  'peak-late': 'should',
-  'six-directions': 'must',
-  'body-parts': 'should',
-  'close-soft': 'must',
-  'head-support-out': 'must',
-  'wrist-rest': 'must',
-  'no-pile-up': 'should',
-  water: 'should',
-  'few-moves': 'should',
-  'prop-blocks': 'should',
-  'machine-blocks': 'should',
-  'face-the-room': 'should',
-};
-
 /** Shares of a usual class. Common practice. */
 const TARGETS: SchoolTargets = {
   directionLeast: 0.05,
@@ -63,7 +31,8 @@ const TARGETS: SchoolTargets = {
 interface Preset {
   name: string;
   why: string;
-  rules?: Partial<Record<RuleId, Standing>>;
+  rules?: Record<string, Standing>;
+  otherRules?: Standing;
   weights?: Partial<Record<CostId, number>>;
   defaults?: Partial<SchoolDefaults>;
   effortCeiling?: number;
@@ -78,18 +47,14 @@ function school(id: SchoolId, preset: Preset): SchoolRules {
     id,
     name: preset.name,
     why: preset.why,
-    rules: { ...USUAL, ...preset.rules },
+    rules: preset.rules ?? {},
+    ...(preset.otherRules ? { otherRules: preset.otherRules } : {}),
     weights,
     defaults: { ...DEFAULTS, ...preset.defaults },
     effortCeiling: preset.effortCeiling ?? 4.6,
     targets: { ...TARGETS, ...preset.targets },
   };
 }
-
-const everyRule = (standing: Standing, but: Partial<Record<RuleId, Standing>>) => ({
-  ...(Object.fromEntries(RULE_IDS.map((id) => [id, standing])) as Record<RuleId, Standing>),
-  ...but,
-});
 
 /** The four schools that ship. Common practice, but for the classic order (named where it is kept). */
 export const SCHOOLS: Record<SchoolId, SchoolRules> = {
@@ -132,14 +97,15 @@ export const SCHOOLS: Record<SchoolId, SchoolRules> = {
   classic: school('classic', {
     name: 'Classic sequence',
     why: 'The published order of 34, few repetitions, transitions as part of the work; left out is what the group is not ready for.',
-    rules: everyRule('off', {
+    otherRules: 'off',
+    rules: {
       'classic-order': 'must',
       'sides-together': 'must',
       'need-before-use': 'should',
       'wrist-rest': 'should',
       'head-support-out': 'must',
       'few-moves': 'off',
-    }),
+    },
     weights: { 'pile-up': 0, counter: 0, effort: 0, jump: 0, load: 0 },
     defaults: {
       pelvis: 'imprint',

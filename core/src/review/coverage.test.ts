@@ -4,7 +4,7 @@ import { makeCatalogue } from '../testing/make-exercise.ts';
 import { makePlan } from '../testing/make-plan.ts';
 import { secondsOf } from '../plan/timing/timeline.ts';
 import { coverClass, coverDirections } from './coverage.ts';
-import { ruleContext } from './review.ts';
+import { ruleContext } from './rule-context.ts';
 
 const catalogue = makeCatalogue();
 const cover = (segments: Parameters<typeof makePlan>[0]) =>
@@ -64,7 +64,7 @@ describe('coverClass', () => {
   const plan = makePlan([['breathe', 'curl', 'twist', 'lift'], ['final-rest']], { targetS: 2400 });
   const retime = (of: typeof plan) => timePlan(of, catalogue);
   const timeline = retime(plan);
-  const lines = coverClass(ruleContext({ plan, catalogue, timeline, retime }));
+  const lines = coverClass(ruleContext({ plan, catalogue, timeline }));
   const secondsIn = (group: string) =>
     lines.filter((line) => line.group === group).reduce((sum, { seconds }) => sum + seconds, 0);
 
@@ -81,7 +81,7 @@ describe('coverClass', () => {
   it('has a target for each body part that a long class touches, none in a short one', () => {
     const wanted = (targetS: number) => {
       const of = { ...plan, targetS };
-      return coverClass(ruleContext({ plan: of, catalogue, timeline, retime })).filter(
+      return coverClass(ruleContext({ plan: of, catalogue, timeline })).filter(
         ({ group, leastS }) => group === 'body parts' && leastS,
       ).length;
     };
@@ -92,7 +92,7 @@ describe('coverClass', () => {
   it('allows less heavy load where the school is careful', () => {
     const heavy = (school: 'graded-load' | 'classic') => {
       const of = { ...plan, school };
-      return coverClass(ruleContext({ plan: of, catalogue, timeline, retime })).find(({ name }) =>
+      return coverClass(ruleContext({ plan: of, catalogue, timeline })).find(({ name }) =>
         name.startsWith('4'),
       )?.mostS;
     };

@@ -21,8 +21,24 @@ import {
   type Timeline,
 } from '../plan/timing/timeline.ts';
 import type { RuleContext, Worked } from './rule.ts';
-import { onHands } from './rules/wrist-rest.ts';
-import { WANTED_PARTS, WHOLE_BODY_FROM_S } from './rules/body-parts.ts';
+
+/** What a longer class touches. Common practice. */
+export const WANTED_PARTS: readonly BodyPart[] = [
+  'trunk-front',
+  'trunk-back',
+  'trunk-sides',
+  'hip-front',
+  'hip-back',
+  'hip-outside',
+  'hip-inside',
+  'shoulders',
+];
+
+/** A shorter class can't touch everything. */
+export const WHOLE_BODY_FROM_S = 2400;
+
+export const onHands = ({ option }: Pick<Worked, 'option'>) =>
+  option.demands.includes('weight-on-wrists');
 
 export interface DirectionCoverage {
   seconds: Record<Direction, number>;

@@ -1,22 +1,22 @@
 import { capital } from '../movement/words.ts';
 import { inversionsOf, outOfOrder } from './out-of-order.ts';
-import { PRECEDENCES } from './precedence.ts';
-import type { Rule } from './rule.ts';
+import type { OrderWish, Rule } from './rule.ts';
+
+type PairRule = Omit<Rule, 'find' | 'order'> & {
+  comesFirst: NonNullable<OrderWish['comesFirst']>;
+};
 
 /** A rule that says of two items which comes first: every inversion is told, with its nearest item. */
-export function pairRule(words: Omit<Rule, 'find'>): Rule {
-  const wish = PRECEDENCES[words.id];
-  if (!wish) throw new Error(`${words.id} says nothing about pairs`);
+export function pairRule({ comesFirst, ...words }: PairRule): Rule {
   return {
     ...words,
-    find(context) {
-      const wants = (early: Parameters<typeof wish>[0], late: Parameters<typeof wish>[0]) => {
-        const because = wish(late, early);
+    order: [{ cost: 'sequence', comesFirst }],
+    find: (context) =>
+      inversionsOf(context.worked, (early, late) => {
+        const because = comesFirst(late, early);
         return because && `${early.exercise.name} comes before ${late.exercise.name}: ${because}.`;
-      };
-      return inversionsOf(context.worked, wants).map((inversion) =>
+      }).map((inversion) =>
         outOfOrder(context, { ...inversion, sentence: capital(inversion.sentence) }),
-      );
-    },
+      ),
   };
 }

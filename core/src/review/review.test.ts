@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { applyEdit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';
-import { RULE_IDS } from '../plan/school.ts';
+import { SCHOOL_IDS } from '../plan/plan.ts';
+import { standingOf } from '../plan/school.ts';
+import { SCHOOLS } from '../plan/schools.ts';
 import { makeCatalogue } from '../testing/make-exercise.ts';
 import { makePlan } from '../testing/make-plan.ts';
 import { reviewPlan } from '../testing/review-plan.ts';
-import { RULES } from './review.ts';
+import { RULES } from './rules.ts';
 
 const catalogue = makeCatalogue();
 const review = (plan: Plan) => reviewPlan(plan, catalogue);
@@ -29,11 +31,29 @@ describe('reviewOrder', () => {
   it('has nothing to say about pauses alone', () =>
     expect(review(makePlan([[{ pauseS: 60 }]]))).toEqual([]));
 
-  it('holds every rule that a school can speak of, each with a statement and a reason', () => {
-    expect(RULES.map(({ id }) => id)).toEqual(RULE_IDS);
+  it('holds rules of different names, each with a statement and a reason', () => {
+    expect(new Set(RULES.map(({ id }) => id)).size).toBe(RULES.length);
+    expect(new Set(RULES.map(({ name }) => name)).size).toBe(RULES.length);
     for (const { statement, why } of RULES) {
       expect(statement).toMatch(/\.$/);
       expect(why).toMatch(/\.$/);
+    }
+  });
+
+  it('holds every rule that a school speaks of, and each is asked for by some school', () => {
+    const ids = RULES.map(({ id }) => id);
+    for (const id of SCHOOL_IDS) {
+      expect(ids).toEqual(expect.arrayContaining(Object.keys(SCHOOLS[id].rules)));
+    }
+    const schoolsWith = (wanted: string) =>
+      SCHOOL_IDS.filter((id) =>
+        RULES.some((rule) => rule.id === wanted && standingOf(SCHOOLS[id], rule) === 'must'),
+      );
+    // The published order is the classic school's; sides belong together everywhere: common practice.
+    expect(schoolsWith('classic-order')).toEqual(['classic']);
+    expect(schoolsWith('sides-together')).toEqual(SCHOOL_IDS);
+    for (const rule of RULES) {
+      expect(SCHOOL_IDS.some((id) => standingOf(SCHOOLS[id], rule) !== 'off')).toBe(true);
     }
   });
 

@@ -1,12 +1,11 @@
 import type { OrderProblem } from './problem.ts';
-import { effortCost } from './state.ts';
+import { leastBetween } from './curve.ts';
+import { firstSetUpS } from './score-order.ts';
 import { unavoidableS } from './unavoidable.ts';
 
 /** Steps of the multipliers, and how far the first one goes. */
 const STEPS = 120;
 const FIRST_STEP = 8;
-/** Samples of the time at which an item may stand, for the least effort cost in between. */
-const SAMPLES = 24;
 
 const NO_PAUSES: ReadonlyMap<number, number> = new Map();
 
@@ -174,19 +173,21 @@ function entriesTo(
     return entries.map((from) => stepCost(problem, from, unit, mayBePaused));
   }
   const first = problem.units[unit]?.[0] ?? 0;
-  return [problem.setUpFirst[first] ?? 0];
+  return [firstSetUpS(problem, first)];
 }
 
 /** The least that it costs to go from one unit to the next, in whatever has been done. */
 function stepCost(problem: OrderProblem, from: number, to: number, isPaused: boolean): number {
   const last = problem.units[from]?.at(-1) ?? 0;
   const first = problem.units[to]?.[0] ?? 0;
-  const cell = last * problem.items.length + first;
-  const setUp = Math.min(problem.setUpMet[cell] ?? 0, problem.setUpNew[cell] ?? 0);
-  return setUp + (isPaused ? 0 : (problem.nearSum[cell] ?? 0));
+  return leastSetUpS(problem, last, first) + (isPaused ? 0 : problem.nearSum.at(last, first));
 }
 
-/** The least effort cost of a unit that begins between two moments, and what it costs inside itself. */
+function leastSetUpS({ setUpMet, setUpNew }: OrderProblem, from: number, to: number): number {
+  return Math.min(setUpMet.at(from, to), setUpNew.at(from, to));
+}
+
+/** The least that the place of a unit costs that begins between two moments, and what it costs inside itself. */
 function standingCost(
   problem: OrderProblem,
   unit: number,
@@ -199,57 +200,19 @@ function standingCost(
   for (const index of problem.units[unit] ?? []) {
     const item = problem.items[index];
     if (!item) continue;
-    cost += leastEffort(
-      problem,
-      item.effort,
-      earliestS + offsetS + item.ownS / 2,
-      latestS + offsetS + item.ownS / 2,
+    const middleS = offsetS + item.ownS / 2;
+    cost += leastBetween(
+      item.curve,
+      (earliestS + middleS) / problem.totalS,
+      (latestS + middleS) / problem.totalS,
     );
     if (last >= 0) {
-      const cell = last * problem.items.length + index;
-      cost += Math.min(problem.setUpMet[cell] ?? 0, problem.setUpNew[cell] ?? 0);
-      cost += problem.nearSum[cell] ?? 0;
+      cost += leastSetUpS(problem, last, index) + problem.nearSum.at(last, index);
     }
     offsetS += item.ownS;
     last = index;
   }
   return cost;
-}
-
-/**
- * The effort cost goes straight from one point of the band to the next, so its least is at an end of
- * the span, at a point of the band or of the peak's place, or where it is zero: samples that fall
- * beside such a place are taken down by the steepest slope.
- */
-function leastEffort(problem: OrderProblem, effort: number, fromS: number, toS: number): number {
-  const [from, to] = [fromS / problem.totalS, toS / problem.totalS];
-  const width = (to - from) / SAMPLES;
-  let least = Infinity;
-  for (let sample = 0; sample <= SAMPLES; sample += 1) {
-    least = Math.min(least, effortCost(problem, effort, from + sample * width));
-  }
-  const steepest = steepestSlope(problem);
-  return Math.max(0, least - (steepest * width) / 2);
-}
-
-const SLOPES = new WeakMap<OrderProblem, number>();
-
-function steepestSlope(problem: OrderProblem): number {
-  const known = SLOPES.get(problem);
-  if (known !== undefined) return known;
-  const slopes = problem.band.slice(1).map((point, index) => {
-    const before = problem.band[index];
-    const width = Math.max(1e-6, point.share - (before?.share ?? 0));
-    const rise = Math.max(
-      Math.abs(point.low - (before?.low ?? 0)),
-      Math.abs(point.high - (before?.high ?? 0)),
-    );
-    return (rise / width) * problem.place.effort;
-  });
-  const peak = problem.hardestCount > 0 ? (10 * problem.place.peak) / problem.hardestCount : 0;
-  const slope = Math.max(0, ...slopes) + peak;
-  SLOPES.set(problem, slope);
-  return slope;
 }
 
 /** The cheapest walk of as many steps as there are units, and how often it visits each. */

@@ -1,47 +1,31 @@
-import { standingOf, type RuleId, type SchoolRules } from '../plan/school.ts';
-import { PRECEDENCES } from '../review/precedence.ts';
-import type { Worked } from '../review/rule.ts';
+import type { CostId, Standing } from '../plan/school.ts';
+import { STANDING_PRICE_S, type RuleContext } from '../review/rule.ts';
 import type { Layout } from './lay-out-units.ts';
-import { priceFor } from './prices.ts';
 import type { SoftPrecedence } from './problem.ts';
 
 interface Wished {
   first: number;
   second: number;
-  rule: RuleId;
+  cost: CostId;
+  standing: Standing;
 }
 
-/** Every pair of which some rule says which comes first; the close counts as one of them. */
-export function wishesOf(worked: readonly Worked[], school: SchoolRules): Wished[] {
-  const wishes: Wished[] = [];
-  const rules = Object.entries(PRECEDENCES) as [
-    RuleId,
-    NonNullable<(typeof PRECEDENCES)[RuleId]>,
-  ][];
-  worked.forEach((one, first) =>
-    worked.forEach((other, second) => {
-      if (first === second) return;
-      for (const [rule, wish] of rules) {
-        if (standingOf(school, rule) !== 'off' && wish(one, other)) {
-          wishes.push({ first, second, rule });
-        }
-      }
-      if (standingOf(school, 'close-soft') !== 'off' && closes(other) > closes(one)) {
-        wishes.push({ first, second, rule: 'close-soft' });
-      }
-      const [early, late] = [one.exercise.classicOrder, other.exercise.classicOrder];
-      if (standingOf(school, 'classic-order') !== 'off' && early && late && early < late) {
-        wishes.push({ first, second, rule: 'classic-order' });
-      }
-    }),
+/** Every pair of which some rule says which comes first. */
+export function wishesOf({ worked, rules }: RuleContext): Wished[] {
+  const tellers = rules.flatMap(({ rule, standing }) =>
+    (rule.order ?? []).flatMap(({ cost, comesFirst }) =>
+      comesFirst ? [{ cost, standing, comesFirst }] : [],
+    ),
   );
-  return wishes;
-}
-
-/** Rest comes behind everything, and the way up behind the rest. */
-function closes({ exercise }: Worked): number {
-  if (exercise.slug === 'return-to-sitting') return 2;
-  return exercise.slug === 'final-rest' ? 1 : 0;
+  return worked.flatMap((one, first) =>
+    worked.flatMap((other, second) =>
+      first === second
+        ? []
+        : tellers
+            .filter(({ comesFirst }) => comesFirst(one, other) !== undefined)
+            .map(({ cost, standing }) => ({ first, second, cost, standing })),
+    ),
+  );
 }
 
 /**
@@ -51,7 +35,7 @@ function closes({ exercise }: Worked): number {
 export function splitWishes(
   wishes: readonly Wished[],
   { units, groups, pinnedAt }: Layout,
-  school: SchoolRules,
+  { school }: Pick<RuleContext, 'school'>,
   rulesBind: boolean,
 ): { before: number[][]; soft: SoftPrecedence[] } {
   const unitOf = new Map(
@@ -62,18 +46,21 @@ export function splitWishes(
   );
   const before: Set<number>[] = units.map(() => new Set());
   const soft: SoftPrecedence[] = [];
-  for (const { first, second, rule } of wishes) {
+  for (const { first, second, cost, standing } of wishes) {
     const [one, other] = [unitOf.get(first) ?? -1, unitOf.get(second) ?? -1];
     const isBinding =
       rulesBind &&
-      standingOf(school, rule) === 'must' &&
+      standing === 'must' &&
       one !== other &&
       groupOf.get(one) === groupOf.get(other) &&
       pinnedAt[one] === -1 &&
       pinnedAt[other] === -1 &&
       !reaches(before, one, other);
     if (isBinding) before[other]?.add(one);
-    else soft.push({ first, second, costS: priceFor(school, rule) * school.weights.sequence });
+    else {
+      const costS = STANDING_PRICE_S[standing] * school.weights[cost];
+      soft.push({ first, second, cost, costS });
+    }
   }
   return { before: before.map((set) => [...set]), soft };
 }

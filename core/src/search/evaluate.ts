@@ -1,5 +1,6 @@
 import type { OrderProblem } from './problem.ts';
-import { effortCost, NOTHING_DONE, propsAgain, type DoneState } from './state.ts';
+import { firstSetUpS } from './score-order.ts';
+import { NOTHING_DONE, placeCostS, thingsAgainS, type DoneState } from './state.ts';
 
 /** What each broken constraint costs: more than any order can. */
 const BROKEN = 1e6;
@@ -9,7 +10,7 @@ const BROKEN = 1e6;
  * Broken constraints cost more than anything else, so that a search can walk out of them.
  */
 export function createEvaluator(problem: OrderProblem): (units: readonly number[]) => number {
-  const { items, place } = problem;
+  const { items } = problem;
   const count = items.length;
   const softFirst = items.map((_item, second) =>
     problem.soft.filter((each) => each.second === second),
@@ -23,35 +24,22 @@ export function createEvaluator(problem: OrderProblem): (units: readonly number[
   const add = (index: number, last: number, isPaused: boolean): number => {
     const item = items[index];
     if (!item) return 0;
-    const middle = (state.timeS + item.ownS / 2) / problem.totalS;
-    let cost = effortCost(problem, item.effort, middle);
-    cost += Math.max(0, item.spineLoad - state.highestLoad - 1) * place.load;
-    for (const need of item.needs) if ((state.taughtBits & need) === 0) cost += place.needs;
-    if (item.bendsLoaded && !state.isWarm) cost += place.warm;
-    if (item.moved === 'high' && problem.hasLowMover && !state.hasMovedBack) {
-      cost += place.lowFirst;
-    }
-    if (state.count === 0 && !item.isAwareness) cost += place.awareness;
+    let cost = placeCostS(problem, state, item);
     for (const { first, costS } of softFirst[index] ?? []) if (!done[first]) cost += costS;
     const before = last < 0 ? undefined : items[last];
     if (before) {
-      const cell = last * count + index;
       const isMet = (state.metBits & item.startBit) !== 0;
-      cost += (isMet ? problem.setUpMet[cell] : problem.setUpNew[cell]) ?? 0;
-      if (item.propBits & state.propBits)
-        cost += propsAgain(state, before, item) * place.propsAgain;
-      if (!isPaused) cost += problem.nearSum[cell] ?? 0;
+      cost += (isMet ? problem.setUpMet : problem.setUpNew).at(last, index);
+      cost += thingsAgainS(problem, state, before, item);
+      if (!isPaused) cost += problem.nearSum.at(last, index);
     } else {
-      cost += problem.setUpFirst[index] ?? 0;
+      cost += firstSetUpS(problem, index);
     }
     state.timeS += item.ownS;
-    if (item.spineLoad > state.highestLoad) state.highestLoad = item.spineLoad;
-    state.taughtBits |= item.taughtBits;
     state.metBits |= item.positionBits;
-    state.propBits |= item.propBits;
-    state.isWarm ||= item.warmsBelly;
-    state.hasMovedBack ||= item.moved !== 'neither';
-    state.count += 1;
+    state.marksLow |= item.leaves.low;
+    state.marksHigh |= item.leaves.high;
+    state.thingBits |= item.thingBits;
     done[index] = 1;
     return cost;
   };

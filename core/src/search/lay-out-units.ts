@@ -1,6 +1,4 @@
-import type { Plan } from '../plan/plan.ts';
-import { standingOf } from '../plan/school.ts';
-import type { RuleContext, Worked } from '../review/rule.ts';
+import type { RuleContext } from '../review/rule.ts';
 import type { OrderProblem } from './problem.ts';
 
 export interface OrderLocks {
@@ -18,17 +16,15 @@ export interface OrderLocks {
 export type Layout = Pick<OrderProblem, 'units' | 'groups' | 'pauses' | 'pinnedAt'>;
 
 /** Parts of the class, blocks that stay together, pauses and pinned places. */
-export function layOutUnits(
-  plan: Plan,
-  { worked, school }: RuleContext,
-  locks: OrderLocks,
-): Layout {
+export function layOutUnits({ plan, worked, rules }: RuleContext, locks: OrderLocks): Layout {
   const indexOf = new Map(worked.map(({ item }, index) => [item.id, index]));
   const lists = locks.partsStay
     ? plan.segments.map(({ items }) => items)
     : [plan.segments.flatMap(({ items }) => items)];
-  const sideBlocks =
-    standingOf(school, 'sides-together') === 'off' ? new Set() : joinedSides(worked);
+  const joined = new Set(locks.joined);
+  for (const { rule } of rules) {
+    for (const wish of rule.order ?? []) wish.joined?.(worked).forEach((id) => joined.add(id));
+  }
   const units: number[][] = [];
   const pinnedAt: number[] = [];
   const groups: number[][] = [];
@@ -42,8 +38,7 @@ export function layOutUnits(
         quiet.set(place, item.kind === 'pause' ? item.durationS : 0);
         return;
       }
-      const isJoined =
-        (locks.joined.has(item.id) || sideBlocks.has(item.id)) && !quiet.has(place - 1);
+      const isJoined = joined.has(item.id) && !quiet.has(place - 1);
       const last = group.at(-1);
       if (isJoined && last !== undefined) {
         units[last]?.push(index);
@@ -60,23 +55,4 @@ export function layOutUnits(
     pauses.push(quiet);
   }
   return { units, groups, pauses, pinnedAt };
-}
-
-/** One-sided items and their answer on the other side: ids of every one but the first of its block. */
-function joinedSides(worked: readonly Worked[]): Set<string> {
-  const joined = new Set<string>();
-  let wasSide: string | undefined;
-  let first: string | undefined;
-  for (const { item, dose } of worked) {
-    const side = dose.sides === 'left' || dose.sides === 'right' ? dose.sides : undefined;
-    if (!side) {
-      [wasSide, first] = [undefined, undefined];
-      continue;
-    }
-    // A block begins, goes on, or is answered by the other side; after that a new one begins.
-    if (wasSide === undefined || (side === first && wasSide !== side)) first = side;
-    else joined.add(item.id);
-    wasSide = side;
-  }
-  return joined;
 }

@@ -6,6 +6,9 @@ import { COST_IDS, type CostId } from '../plan/school.ts';
 import { timePlan, type TimingContext } from '../plan/timing/time-plan.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import { together } from '../review/repairs.ts';
+import type { Rule } from '../review/rule.ts';
+import { ruleContext } from '../review/rule-context.ts';
+import { RULES } from '../review/rules.ts';
 import type { Group } from '../review/group.ts';
 import { lowerBound } from './bound.ts';
 import { buildProblem } from './build-problem.ts';
@@ -23,6 +26,8 @@ export interface OrderInput {
   timing: TimingContext;
   group: Group;
   locks?: Partial<OrderLocks>;
+  /** All that there are when left out. */
+  rules?: readonly Rule[];
   /** The same seed gives the same result. */
   seed?: number;
   effort?: Partial<SearchEffort>;
@@ -110,14 +115,16 @@ function nothingFound(): never {
 function problemOf(input: OrderInput, plan: Plan, rulesBind: boolean): OrderProblem {
   const { catalogue, timing, group } = input;
   const timeline = timePlan(plan, catalogue, timing);
-  const context = {
+  const { familiar, gearSeconds } = timing;
+  const context = ruleContext({
+    plan,
     catalogue,
     timeline,
     group,
-    ...(timing.familiar ? { familiar: timing.familiar } : {}),
-    ...(timing.gearSeconds ? { gearSeconds: timing.gearSeconds } : {}),
-  };
-  return buildProblem(plan, context, { ...NO_LOCKS, ...input.locks, rulesBind });
+    familiar,
+    rules: input.rules ?? RULES,
+  });
+  return buildProblem(context, { ...NO_LOCKS, ...input.locks, rulesBind }, gearSeconds);
 }
 
 /** Undefined where no order keeps every constraint. */

@@ -1,56 +1,36 @@
 import type { CostId } from '../plan/school.ts';
-import type { BandPoint } from '../review/swell.ts';
+import type { Curve } from './curve.ts';
+import type { Bits, Mark } from './marks.ts';
+import type { PairTable } from './pair-table.ts';
 
-/** One exercise of the class, reduced to the numbers that its place in the order depends on. */
+/** One exercise of the class, reduced to what its place in the order depends on. */
 export interface PlacedItem {
   itemId: string;
   name: string;
   /** Seconds of everything but the set-up, which depends on what comes before. */
   ownS: number;
-  /** 0 rest to 5. */
-  effort: number;
-  spineLoad: number;
   /** Bit of the position it begins in, and of all it takes. */
   startBit: number;
   positionBits: number;
-  /** Two bits a foundation: taught at all, taught to a depth of 2 or more. */
-  taughtBits: number;
-  needs: number[];
-  propBits: number;
-  /** What the rules ask of a set that is already done. */
-  isAwareness: boolean;
-  warmsBelly: boolean;
-  bendsLoaded: boolean;
-  moved: 'low' | 'high' | 'neither';
+  /** Marks that it leaves for what follows, and those it wants to find. */
+  leaves: Bits;
+  wants: Bits;
+  /** Things that it uses: fetched again where they were put away between. */
+  thingBits: number;
+  /** What standing at a share of the class costs, all in all and by name. */
+  curve: Curve;
+  curves: { cost: CostId; curve: Curve }[];
 }
-
-/** A cost between two neighbours, row by row: `from × items + to`. */
-export type PairTable = Float64Array;
 
 /** Costs of what comes before what, however far apart. */
 export interface SoftPrecedence {
   first: number;
   second: number;
+  cost: CostId;
   costS: number;
 }
 
-/** What an offence costs in seconds-equivalent; weights and standings are already counted in. */
-export interface PlaceCosts {
-  /** Per step of effort outside the band, and per tenth of the class that the peak is away. */
-  effort: number;
-  peak: number;
-  load: number;
-  needs: number;
-  /** Loaded rounding before the belly is warm. */
-  warm: number;
-  /** The upper back alone before the lower. */
-  lowFirst: number;
-  /** Something else than awareness first. */
-  awareness: number;
-  propsAgain: number;
-}
-
-/** Everything the search needs: no plan, no catalogue, only numbers. */
+/** Everything the search needs: no plan, no catalogue, no rule, only numbers with weights counted in. */
 export interface OrderProblem {
   items: PlacedItem[];
   /** Items that stay together, in their order, by index. */
@@ -68,14 +48,13 @@ export interface OrderProblem {
   setUpNew: PairTable;
   setUpFirst: Float64Array;
   /** What neighbours cost besides, by name; none of it counts across a pause. */
-  near: Partial<Record<CostId, PairTable>>;
+  near: ReadonlyMap<CostId, PairTable>;
   nearSum: PairTable;
   soft: SoftPrecedence[];
-  place: PlaceCosts;
-  band: readonly BandPoint[];
-  hardest: number;
-  hardestCount: number;
-  hasLowMover: boolean;
+  /** What each mark costs that is wanted in vain, by bit. */
+  marks: readonly Mark[];
+  /** What each thing costs that is fetched again, by bit. */
+  things: readonly { cost: CostId; costS: number }[];
   totalS: number;
 }
 

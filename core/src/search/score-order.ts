@@ -1,6 +1,6 @@
-import type { CostId } from '../plan/school.ts';
+import { COST_IDS, type CostId } from '../plan/school.ts';
 import type { OrderProblem } from './problem.ts';
-import { NOTHING_DONE, placeCost, propsAgain, withItem, withPause } from './state.ts';
+import { NOTHING_DONE, tellPlaceCosts, tellThingsAgain, withItem, withPause } from './state.ts';
 
 /** What an order costs by name, in seconds-equivalent; `breaks` counts constraints that it does not keep. */
 export interface OrderScore {
@@ -14,9 +14,10 @@ export interface OrderScore {
  * search keep to this; tests compare them with it.
  */
 export function scoreOrder(problem: OrderProblem, units: readonly number[]): OrderScore {
-  const parts = emptyParts();
-  const near = Object.entries(problem.near) as [CostId, Float64Array][];
-  const count = problem.items.length;
+  const parts = Object.fromEntries(COST_IDS.map((cost) => [cost, 0])) as Record<CostId, number>;
+  const add = (cost: CostId, costS: number) => {
+    parts[cost] += costS;
+  };
   let state = NOTHING_DONE;
   const done = new Set<number>();
   let last = -1;
@@ -43,18 +44,18 @@ export function scoreOrder(problem: OrderProblem, units: readonly number[]): Ord
         isFirst = false;
         const item = problem.items[index];
         if (!item) throw new Error(`no item ${index}`);
-        add(parts, placeCost(problem, state, item));
-        parts.sequence += softCost(problem, done, index);
-        const isMet = (state.metBits & item.startBit) !== 0;
-        if (last < 0) {
-          parts['set-up'] += problem.setUpFirst[index] ?? 0;
+        tellPlaceCosts(problem, state, item, add);
+        for (const soft of problem.soft) {
+          if (soft.second === index && !done.has(soft.first)) add(soft.cost, soft.costS);
+        }
+        const before = problem.items[last];
+        if (before) {
+          const isMet = (state.metBits & item.startBit) !== 0;
+          add('set-up', (isMet ? problem.setUpMet : problem.setUpNew).at(last, index));
+          tellThingsAgain(problem, state, before, item, add);
+          if (!isPaused) for (const [cost, table] of problem.near) add(cost, table.at(last, index));
         } else {
-          const cell = last * count + index;
-          parts['set-up'] += (isMet ? problem.setUpMet[cell] : problem.setUpNew[cell]) ?? 0;
-          const before = problem.items[last];
-          if (before)
-            parts['props-again'] += propsAgain(state, before, item) * problem.place.propsAgain;
-          if (!isPaused) for (const [id, table] of near) parts[id] += table[cell] ?? 0;
+          add('set-up', firstSetUpS(problem, index));
         }
         state = withItem(state, item);
         done.add(index);
@@ -73,11 +74,11 @@ export function scoreOrder(problem: OrderProblem, units: readonly number[]): Ord
   return { parts, costS, breaks };
 }
 
-/** What it costs that wished-for items come later: each pair once, when the second is placed. */
-function softCost(problem: OrderProblem, done: ReadonlySet<number>, index: number): number {
-  return problem.soft
-    .filter(({ first, second }) => second === index && !done.has(first))
-    .reduce((sum, { costS }) => sum + costS, 0);
+/** The set-up of what the class begins with. */
+export function firstSetUpS({ setUpFirst }: OrderProblem, index: number): number {
+  const seconds = setUpFirst[index];
+  if (seconds === undefined) throw new Error(`no set-up of item ${index}`);
+  return seconds;
 }
 
 function brokenIn(
@@ -93,25 +94,4 @@ function brokenIn(
     }
   }
   return breaks;
-}
-
-function emptyParts(): Record<CostId, number> {
-  return {
-    'set-up': 0,
-    moves: 0,
-    effort: 0,
-    jump: 0,
-    load: 0,
-    needs: 0,
-    sequence: 0,
-    counter: 0,
-    'pile-up': 0,
-    wrists: 0,
-    'props-again': 0,
-    new: 0,
-  };
-}
-
-function add(parts: Record<CostId, number>, more: Partial<Record<CostId, number>>): void {
-  for (const [id, seconds] of Object.entries(more) as [CostId, number][]) parts[id] += seconds;
 }

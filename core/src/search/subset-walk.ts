@@ -1,8 +1,9 @@
 import type { OrderProblem, PlacedItem } from './problem.ts';
+import { firstSetUpS } from './score-order.ts';
 import {
   NOTHING_DONE,
-  placeCost,
-  propsAgain,
+  placeCostS,
+  thingsAgainS,
   withItem,
   withPause,
   type DoneState,
@@ -103,11 +104,10 @@ export function startWalk(
 export function leastOf(problem: OrderProblem, unit: number): number {
   const first = problem.units[unit]?.[0] ?? 0;
   const count = problem.items.length;
-  let least = problem.setUpFirst[first] ?? 0;
+  let least = firstSetUpS(problem, first);
   for (let from = 0; from < count; from += 1) {
     if (from === first) continue;
-    const cell = from * count + first;
-    least = Math.min(least, problem.setUpMet[cell] ?? 0, problem.setUpNew[cell] ?? 0);
+    least = Math.min(least, problem.setUpMet.at(from, first), problem.setUpNew.at(from, first));
   }
   return least;
 }
@@ -152,8 +152,7 @@ function placeUnit(
     const item = problem.items[index];
     if (!item) return undefined;
     if (last >= 0 && walk.pauses.has(slot)) return undefined;
-    const { effort, load, needs, sequence } = placeCost(problem, state, item);
-    fixed += effort + load + needs + sequence;
+    fixed += placeCostS(problem, state, item);
     for (const { first: wanted, bit, costS } of walk.soft[index] ?? []) {
       const isInside = indices.includes(wanted);
       const isDone = isInside
@@ -162,12 +161,11 @@ function placeUnit(
       if (!isDone) fixed += costS;
     }
     if (last >= 0) {
-      const cell = last * problem.items.length + index;
       const isMet = (state.metBits & item.startBit) !== 0;
-      fixed += (isMet ? problem.setUpMet[cell] : problem.setUpNew[cell]) ?? 0;
-      fixed += problem.nearSum[cell] ?? 0;
+      fixed += (isMet ? problem.setUpMet : problem.setUpNew).at(last, index);
+      fixed += problem.nearSum.at(last, index);
       const before = problem.items[last];
-      if (before) fixed += propsAgain(state, before, item) * problem.place.propsAgain;
+      if (before) fixed += thingsAgainS(problem, state, before, item);
     }
     state = withItem(state, item);
     last = index;
@@ -179,16 +177,15 @@ function placeUnit(
 
 /** What it costs to come to a placed unit from an item. */
 function enterCost(problem: OrderProblem, placing: Placing, last: number): number {
-  if (last < 0) return problem.setUpFirst[placing.firstIndex] ?? 0;
-  const cell = last * problem.items.length + placing.firstIndex;
-  const setUp = (placing.isMet ? problem.setUpMet[cell] : problem.setUpNew[cell]) ?? 0;
-  const near = placing.isPaused ? 0 : (problem.nearSum[cell] ?? 0);
   const before = problem.items[last];
-  const again =
-    before && placing.first.propBits & placing.state.propBits
-      ? propsAgain(placing.state, before, placing.first) * problem.place.propsAgain
-      : 0;
-  return setUp + near + again;
+  if (!before) return firstSetUpS(problem, placing.firstIndex);
+  const setUp = placing.isMet ? problem.setUpMet : problem.setUpNew;
+  const nearS = placing.isPaused ? 0 : problem.nearSum.at(last, placing.firstIndex);
+  return (
+    setUp.at(last, placing.firstIndex) +
+    nearS +
+    thingsAgainS(problem, placing.state, before, placing.first)
+  );
 }
 
 /** Builds the next layer. Returns a bound on everything when there is no room for it. */

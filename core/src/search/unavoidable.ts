@@ -1,17 +1,17 @@
+import { hasBit } from './marks.ts';
 import type { OrderProblem } from './problem.ts';
 
 /**
- * What every order pays, whichever it is: needs that nothing before can teach, loads that nothing
- * between prepares, wishes that contradict one another or the constraints. In seconds-equivalent.
+ * What every order pays, whichever it is: marks that nothing before can leave, wishes that contradict
+ * one another or the constraints. In seconds-equivalent.
  */
 export function unavoidableS(problem: OrderProblem): number {
   const mustFollow = followersOf(problem);
-  return (
-    unmetNeedsS(problem, mustFollow) +
-    loadStepsS(problem) +
-    openingS(problem) +
-    contradictedS(problem, mustFollow)
+  const missedS = problem.marks.reduce(
+    (sum, { costS }, mark) => sum + costS * timesMissed(problem, mustFollow, mark),
+    0,
   );
+  return missedS + contradictedS(problem, mustFollow);
 }
 
 /** `mustFollow(a, b)`: true where item `b` can only stand after item `a`. */
@@ -43,40 +43,22 @@ function followersOf(problem: OrderProblem): MustFollow {
   };
 }
 
-/** Items that may stand before another one. */
-function canPrecede(problem: OrderProblem, mustFollow: MustFollow, item: number) {
-  return problem.items.filter((_each, index) => index !== item && !mustFollow(item, index));
+/** How often at least a mark is wanted in vain. */
+function timesMissed({ items }: OrderProblem, mustFollow: MustFollow, mark: number): number {
+  const leaving = indicesOf(items, ({ leaves }) => hasBit(leaves, mark));
+  const wanting = indicesOf(items, ({ wants }) => hasBit(wants, mark));
+  const alone = wanting.filter(
+    (item) => !leaving.some((other) => other !== item && !mustFollow(item, other)),
+  ).length;
+  if (alone > 0 || wanting.length === 0) return alone;
+  // Whichever of them all comes first finds nothing: is it sure to be one that wants it?
+  const free = leaving.filter((item) => !wanting.includes(item));
+  const isFirst = free.every((item) => wanting.some((other) => mustFollow(other, item)));
+  return isFirst ? 1 : 0;
 }
 
-function unmetNeedsS(problem: OrderProblem, mustFollow: MustFollow): number {
-  const { needs, warm } = problem.place;
-  return problem.items.reduce((sum, item, index) => {
-    const earlier = canPrecede(problem, mustFollow, index);
-    const taught = earlier.reduce((bits, { taughtBits }) => bits | taughtBits, 0);
-    const unmet = item.needs.filter((need) => (taught & need) === 0).length;
-    const isCold = item.bendsLoaded && !earlier.some(({ warmsBelly }) => warmsBelly);
-    return sum + unmet * needs + (isCold ? warm : 0);
-  }, 0);
-}
-
-/** The load rises to its highest by the classes that the class holds: the steps between can't be fewer. */
-function loadStepsS({ items, place }: OrderProblem): number {
-  const loads = [...new Set(items.map(({ spineLoad }) => spineLoad))].sort((a, b) => a - b);
-  let highest = 0;
-  let steps = 0;
-  for (const load of loads) {
-    steps += Math.max(0, load - highest - 1);
-    highest = Math.max(highest, load);
-  }
-  return steps * place.load;
-}
-
-function openingS({ items, units, groups, before, place }: OrderProblem): number {
-  const first = groups.find((group) => group.length > 0) ?? [];
-  const canOpen = first.some(
-    (unit) => before[unit]?.length === 0 && items[units[unit]?.[0] ?? 0]?.isAwareness,
-  );
-  return canOpen ? 0 : place.awareness;
+function indicesOf<Item>(items: readonly Item[], is: (item: Item) => boolean): number[] {
+  return items.flatMap((item, index) => (is(item) ? [index] : []));
 }
 
 function contradictedS({ soft }: OrderProblem, mustFollow: MustFollow): number {

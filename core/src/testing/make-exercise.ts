@@ -119,6 +119,7 @@ export function makeCatalogue(more: readonly Exercise[] = []): Catalogue {
       options: [{ effort: 0 }, { effort: 0 }],
     }),
     makeExercise('final-rest', {
+      closing: 'rest',
       family: 'release',
       tempo: 'hold',
       teaches: [{ foundation: 'release', depth: 3 }],
@@ -126,6 +127,7 @@ export function makeCatalogue(more: readonly Exercise[] = []): Catalogue {
       options: [{ effort: 0 }, { effort: 0 }],
     }),
     makeExercise('return-to-sitting', {
+      closing: 'way-up',
       family: 'release',
       tempo: 'hold',
       endPosition: 'seated',

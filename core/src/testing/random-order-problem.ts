@@ -2,6 +2,7 @@ import { randomLcg } from 'd3-random';
 import { buildProblem } from '../search/build-problem.ts';
 import type { OrderLocks } from '../search/lay-out-units.ts';
 import type { OrderProblem } from '../search/problem.ts';
+import { ruleContext } from '../review/rule-context.ts';
 import { groupOf } from '../review/group.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import { FOUNDATIONS, POSITIONS, SPINE_MOVES } from '../movement/vocabulary.ts';
@@ -91,9 +92,11 @@ export function problemOf(
   locks: Partial<OrderLocks> = {},
 ): OrderProblem {
   const timeline = timePlan(plan, catalogue, { familiar });
-  return buildProblem(
-    plan,
-    { catalogue, timeline, familiar, group: groupOf([], '2026-11-25') },
-    { pinned: new Set(), joined: new Set(), partsStay: true, ...locks },
-  );
+  const group = groupOf([], '2026-11-25');
+  return buildProblem(ruleContext({ plan, catalogue, timeline, familiar, group }), {
+    pinned: new Set(),
+    joined: new Set(),
+    partsStay: true,
+    ...locks,
+  });
 }

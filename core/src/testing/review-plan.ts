@@ -5,7 +5,6 @@ import type { Finding } from '../review/rule.ts';
 import type { Attendee } from '../people/choose-option.ts';
 import { applyEdit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';
-import type { RuleId } from '../plan/school.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 
 interface Circumstances {
@@ -28,7 +27,7 @@ export function reviewPlan(
 
 /** The findings of one rule. */
 export function findingsOf(
-  rule: RuleId,
+  rule: string,
   plan: Plan,
   catalogue: Catalogue,
   circumstances: Circumstances = {},

@@ -3,7 +3,7 @@ import { createCatalogue, type Catalogue } from '@wrenfern/core/movement/catalog
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { Attendee } from '@wrenfern/core/people/choose-option';
 import type { Plan } from '@wrenfern/core/plan/plan';
-import { RULE_IDS } from '@wrenfern/core/plan/school';
+import { RULES } from '@wrenfern/core/review/rules';
 import type { Pace } from '@wrenfern/core/plan/timing/pace';
 import type { Machines } from '@wrenfern/core/room/machines';
 import type { Cupboard } from '@wrenfern/core/room/props';
@@ -27,7 +27,7 @@ const ASPECTS = {
   time: ['fits-the-hour'],
   options: ['everyone-has-an-option', 'versions-at-once'],
   props: ['props-suffice', 'machines-suffice'],
-  order: ['exercise-there', ...RULE_IDS],
+  order: ['exercise-there', ...RULES.map(({ id }) => id)],
 } as const;
 
 export type Readiness = ReturnType<typeof readinessOf>;

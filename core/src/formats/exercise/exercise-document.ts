@@ -80,6 +80,7 @@ const Written = z.strictObject({
   family: fields.family,
   position: fields.position,
   endPosition: fields.endPosition,
+  closing: fields.closing,
   purpose: fields.purpose.describe('What it is for, in one line.'),
   dose: fields.dose,
   usual: fields.usual.describe('The usual least and most, in the unit of the dose.'),

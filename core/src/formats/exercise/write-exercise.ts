@@ -20,6 +20,7 @@ export function writeExercise(exercise: Exercise): ExerciseDocumentInput {
     family: exercise.family,
     position: exercise.position,
     endPosition: exercise.endPosition,
+    closing: exercise.closing,
     purpose: exercise.purpose,
     dose: writeDose(exercise.dose),
     usual: exercise.usual,
@@ -99,7 +100,7 @@ function sharedSettings(options: readonly Option[]): MachineSetting | undefined 
   const shared = Object.entries(first ?? {}).filter(([field, value]) =>
     others.every((settings) => isEqual(new Map(Object.entries(settings ?? {})).get(field), value)),
   );
-  return shared.length > 0 ? (Object.fromEntries(shared)) : undefined;
+  return shared.length > 0 ? Object.fromEntries(shared) : undefined;
 }
 
 function ownSettings(

@@ -3,7 +3,7 @@ import { makeCatalogue, makeExercise } from '../../testing/make-exercise.ts';
 import { makePlan } from '../../testing/make-plan.ts';
 import { findingsOf, repaired } from '../../testing/review-plan.ts';
 
-import { WANTED_PARTS } from './body-parts.ts';
+import { WANTED_PARTS } from '../coverage.ts';
 
 const catalogue = makeCatalogue(
   WANTED_PARTS.map((part) => makeExercise(part, { bodyParts: [part] })),

@@ -1,32 +1,26 @@
 import type { BodyPart } from '../../movement/vocabulary.ts';
 import { BODY_PART_WORDS, capital, listWords } from '../../movement/words.ts';
 import { effortOfExercise } from '../../body/demand.ts';
+import { WANTED_PARTS, WHOLE_BODY_FROM_S } from '../coverage.ts';
 import { addWhereItFits, bestPlace } from '../light-additions.ts';
 import { addAt, together } from '../repairs.ts';
 import type { Repair, Rule, RuleContext } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
 
-/** What a longer class touches. Common practice. */
-export const WANTED_PARTS: readonly BodyPart[] = [
-  'trunk-front',
-  'trunk-back',
-  'trunk-sides',
-  'hip-front',
-  'hip-back',
-  'hip-outside',
-  'hip-inside',
-  'shoulders',
-];
-
-/** A shorter class can't touch everything. */
-export const WHOLE_BODY_FROM_S = 2400;
-
 export const bodyParts: Rule = {
   id: 'body-parts',
+  name: 'All parts of the body',
   statement:
     'In a class of 40 minutes or more: front, back and sides of the trunk, all sides of the hips, and the shoulders are each touched.',
   kind: 'coverage',
   why: 'What is left out this week is mostly what was left out last week.',
+  usually: 'should',
+  draft(rows) {
+    if (rows.targetS < WHOLE_BODY_FROM_S) return;
+    for (const part of WANTED_PARTS) {
+      rows.upTo(({ exercise }) => exercise.bodyParts.includes(part), 1);
+    }
+  },
   find(context) {
     if (context.plan.targetS < WHOLE_BODY_FROM_S) return [];
     const touched = new Set(context.worked.flatMap(({ exercise }) => exercise.bodyParts));

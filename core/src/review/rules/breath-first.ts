@@ -1,5 +1,6 @@
 import { teachesAwareness } from '../../movement/exercise.ts';
 import { showClock } from '../../plan/show-time.ts';
+import type { ChoiceTest } from '../draft-rows.ts';
 import { addAt, moveAfterEach } from '../repairs.ts';
 import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 import { placeAt, unusedOf } from '../running-order.ts';
@@ -7,15 +8,33 @@ import { placeAt, unusedOf } from '../running-order.ts';
 /** The opening share of the class in which nothing is harder than gentle. */
 const OPENING_SHARE = 0.08;
 const GENTLE = 1;
+/** A class of this length begins with two quiet things. Common practice. */
+const TWO_OPENINGS_FROM_S = 1500;
 /** On the machine a class opens with footwork. Common practice. */
 const GENTLE_ON_MACHINE = 2;
 
 export const breathFirst: Rule = {
   id: 'breath-first',
+  name: 'Breath first',
   statement:
     'The first working item teaches breath or awareness, and nothing above gentle effort comes in the first 8 % of the time.',
   kind: 'order',
   why: 'Breath and awareness let go of the low back and wake the deep support before it is asked to work.',
+  usually: 'must',
+  order: [
+    {
+      cost: 'sequence',
+      marks: {
+        leaves: () => ['begun'],
+        wants: ({ exercise }) => (teachesAwareness(exercise) ? [] : ['begun']),
+      },
+    },
+  ],
+  draft(rows) {
+    const isOpening: ChoiceTest = ({ exercise, effort }) =>
+      exercise.family === 'awareness' && teachesAwareness(exercise) && effort <= GENTLE;
+    rows.upTo(isOpening, rows.targetS >= TWO_OPENINGS_FROM_S ? 2 : 1);
+  },
   find(context) {
     const [first] = context.worked;
     if (!first) return [];

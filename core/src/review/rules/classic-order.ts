@@ -8,10 +8,28 @@ const NAMED = 4;
 
 export const classicOrder: Rule = {
   id: 'classic-order',
+  name: 'The classic order',
   statement:
     'The exercises follow the published order of 34: J. H. Pilates and W. J. Miller, Return to Life through Contrology (1945).',
   kind: 'order',
   why: 'The order is part of the method: each exercise was set where the one before it leaves the body.',
+  usually: 'off',
+  order: [
+    {
+      cost: 'sequence',
+      comesFirst(first, second) {
+        const [early, late] = [first.exercise.classicOrder, second.exercise.classicOrder];
+        if (early === undefined || late === undefined || early >= late) return undefined;
+        return `number ${early} of 34 comes before number ${late}`;
+      },
+    },
+  ],
+  draft(rows, standing) {
+    if (standing !== 'must') return;
+    for (const choice of rows.pool) {
+      if (choice.exercise.classicOrder === undefined) rows.never(choice);
+    }
+  },
   find: (context) => [...inverted(context), ...leftOut(context), ...strangers(context)],
 };
 

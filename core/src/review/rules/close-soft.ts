@@ -1,8 +1,9 @@
 import type { Dose } from '../../movement/dose.ts';
-import { teaches, type Exercise } from '../../movement/exercise.ts';
+import { closingRank, teaches, type Exercise } from '../../movement/exercise.ts';
 import { POSITION_WORDS } from '../../movement/words.ts';
 import { showClock } from '../../plan/show-time.ts';
 import type { TimedItem } from '../../plan/timing/timeline.ts';
+import { isRelease } from '../draft-rows.ts';
 import { addAt, moveBehind, together } from '../repairs.ts';
 import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 import { newItem, placeAt, unusedOf } from '../running-order.ts';
@@ -10,12 +11,41 @@ import { newItem, placeAt, unusedOf } from '../running-order.ts';
 /** The least share of the class that its soft close takes. */
 const CLOSE_SHARE = 0.1;
 
+/** In a draft the close is measured against a class that grows with its set-ups, and has an end. */
+const DRAFT_MARGIN = 0.02;
+const DRAFT_MOST = 0.3;
+/** A shorter class ends without lying down to rest. */
+const REST_FROM_S = 1200;
+
 export const closeSoft: Rule = {
   id: 'close-soft',
+  name: 'A soft close',
   statement:
     'The last 10 to 15 % of the class is release, stretch before rest, and ends sitting or standing.',
   kind: 'shape',
   why: 'Bodies leave calmer and safer when the work has been let go of and they have come up slowly.',
+  usually: 'must',
+  order: [
+    {
+      cost: 'sequence',
+      comesFirst: (first, second) =>
+        closingRank(second.exercise) > closingRank(first.exercise)
+          ? 'rest comes behind everything, and the way up behind the rest'
+          : undefined,
+    },
+  ],
+  draft(rows) {
+    rows.upTo(({ exercise }) => exercise.closing === 'way-up', 1);
+    // How long the close is depends on how long the class is.
+    if (!rows.lengthHolds) return;
+    const { releaseLeast } = rows.school.targets;
+    const leastS = rows.pool.some(isRelease) ? (releaseLeast + DRAFT_MARGIN) * rows.targetS : 0;
+    rows.total((choice) => (isRelease(choice) ? choice.usualS : 0), {
+      least: Math.round(leastS),
+      most: Math.round(DRAFT_MOST * rows.targetS),
+    });
+    if (rows.targetS >= REST_FROM_S) rows.upTo(({ exercise }) => exercise.closing === 'rest', 1);
+  },
   find(context) {
     if (context.worked.length === 0) return [];
     return [
@@ -80,12 +110,12 @@ function trailingCount(context: RuleContext): number {
 }
 
 function isRestOrRise(exercise: Exercise): boolean {
-  return exercise.slug === 'final-rest' || exercise.slug === 'return-to-sitting';
+  return closingRank(exercise) > 0;
 }
 
 /** A longer final rest, or one where there is none; the class grows with it, hence the margin. */
 function restLonger(context: RuleContext, missingS: number): Repair[] {
-  const exercise = context.catalogue.get('final-rest');
+  const exercise = context.catalogue.all.find(({ closing }) => closing === 'rest');
   if (!exercise) return [];
   const rest = context.timeline.items.find((item) => item.exercise === exercise.slug);
   const wantedS = (rest?.durationS ?? 0) + missingS / (1 - CLOSE_SHARE) + 30;
@@ -117,9 +147,9 @@ function restAtTheEnd(
 
 /** Stretch first, rest after: a rest with stretches behind it has to be left again. */
 function restBeforeStretch(context: RuleContext, items: readonly Worked[]): Problem[] {
-  const at = items.findIndex(({ exercise }) => exercise.slug === 'final-rest');
+  const at = items.findIndex(({ exercise }) => exercise.closing === 'rest');
   const rest = items[at];
-  const stretch = items.slice(at + 1).find(({ exercise }) => exercise.slug !== 'return-to-sitting');
+  const stretch = items.slice(at + 1).find(({ exercise }) => exercise.closing !== 'way-up');
   if (!rest || !stretch) return [];
   return [
     {
@@ -128,7 +158,7 @@ function restBeforeStretch(context: RuleContext, items: readonly Worked[]): Prob
       sentence: `${rest.exercise.name} comes before ${stretch.exercise.name}: stretch first, rest after.`,
       candidates: () => {
         const segment = context.plan.segments.at(-1);
-        const rises = items.at(-1)?.exercise.slug === 'return-to-sitting' ? 1 : 0;
+        const rises = items.at(-1)?.exercise.closing === 'way-up' ? 1 : 0;
         if (!segment) return [];
         return [segment.items.length - rises, segment.items.length - rises - 1]
           .filter((index) => index >= 0)
@@ -151,7 +181,7 @@ function lyingEnd(context: RuleContext): Problem[] {
       itemIds: [last.item.id],
       sentence: `The class ends ${end ? POSITION_WORDS[end] : 'lying'}, with no way back to sitting or standing.`,
       candidates: () => {
-        const rise = context.catalogue.get('return-to-sitting');
+        const rise = context.catalogue.all.find(({ closing }) => closing === 'way-up');
         const edit = rise && addAt(context.plan, context.timeline.items.length, rise);
         return rise && edit ? [{ label: `Add ${rise.name}`, edit }] : [];
       },

@@ -13,17 +13,44 @@ const WITHIN = 2;
 /** One side at work for longer than this wants its stretch before the sides change. */
 const ONE_SIDED_S = 240;
 
+/** The rule allows two items; the search prefers one. */
+const UNANSWERED_S = 12;
+
 type Bend = 'round' | 'arch';
 const ANSWER: Record<Bend, Bend> = { round: 'arch', arch: 'round' };
 
 export const counter: Rule = {
   id: 'counter',
+  name: 'An answer to each bend',
   statement:
     'Sustained rounding is answered by opening within the next two items, and the reverse; one-sided work by its stretch before the sides change.',
   kind: 'order',
   why: 'Discs and muscles held one way for minutes stiffen there; the answer gives the length back.',
+  usually: 'should',
+  order: [
+    {
+      cost: 'counter',
+      neighbours: (from, to) => (wantsAnswer(from) && !answersBend(from, to) ? UNANSWERED_S : 0),
+    },
+  ],
   find: (context) => [...unansweredBends(context), ...unstretchedSides(context)],
 };
+
+/** A bend that is long or hard by itself. */
+function wantsAnswer(worked: Worked): boolean {
+  const { effort, durationS } = worked.timed;
+  return bendOf(worked) !== undefined && (effort >= STRONG || durationS > SUSTAINED_S);
+}
+
+function answersBend(from: Worked, to: Worked): boolean {
+  const bend = bendOf(from);
+  return bend !== undefined && answers(to, [from], bend);
+}
+
+/** The way it goes, where it goes one way only. */
+function bendOf(worked: Worked): Bend | undefined {
+  return (['round', 'arch'] as const).find((bend) => bendsOnly(worked, bend));
+}
 
 /** Goes one way and not the other. */
 function bendsOnly({ timed }: Worked, bend: Bend): boolean {

@@ -7,14 +7,31 @@ const TURNS = 3;
 const WATCH_S = 20;
 const WATCH_LABEL = 'Watch it once';
 
+/** Two new things running. */
+const TWO_NEW_S = 6;
+
 export const faceTheRoom: Rule = {
   id: 'face-the-room',
+  name: 'Facing the room',
   statement:
     'Nobody loses sight of the teacher while something is taught for the first time; on machines people turn round seldom.',
   kind: 'preference',
   why: 'Face down, a new exercise is learned from the neighbour, with the neck turned.',
+  usually: 'should',
+  order: [
+    {
+      cost: 'new',
+      // What is learned from a neighbour while one turns is attention: that an order can change.
+      neighbours: (from, to, { familiar }) =>
+        isNewTo(familiar, from) && isNewTo(familiar, to) ? TWO_NEW_S : 0,
+    },
+  ],
   find: (context) => [...unseen(context), ...turns(context)],
 };
+
+function isNewTo(familiar: RuleContext['familiar'], { exercise }: Worked): boolean {
+  return familiar !== undefined && !familiar.has(exercise.slug);
+}
 
 /** New to the group, whole ladder shown, and everyone lies on the front. */
 function unseen(context: RuleContext): Problem[] {

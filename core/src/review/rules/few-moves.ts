@@ -1,18 +1,48 @@
 import type { Position } from '../../movement/vocabulary.ts';
 import { POSITION_WORDS } from '../../movement/words.ts';
 import { secondsOf } from '../../plan/timing/timeline.ts';
+import { isWork } from '../draft-rows.ts';
 import { addAfterIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
 import type { Problem, Rule, RuleContext } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
 
 const LYING: ReadonlySet<Position> = new Set(['supine', 'prone']);
 
+/** What a change of position costs beyond its seconds: everyone gets up, looks round and settles again. */
+const CHANGE_S = 10;
+/** And more where it goes straight from lying to standing, or down. */
+const STRAIGHT_S = 20;
+/** For so many seconds of class, one exercise that is not on the back. */
+const OFF_THE_BACK_S = 480;
+
 export const fewMoves: Rule = {
   id: 'few-moves',
+  name: 'Few changes of place',
   statement:
     'The class changes position seldom, and gets up and down through the side or all fours, not straight.',
   kind: 'flow',
   why: 'Every change costs seconds and settles nobody; straight up from lying strains the back and lowers the blood pressure.',
+  usually: 'should',
+  order: [
+    {
+      cost: 'moves',
+      neighbours(from, to, { plan }) {
+        const [before, after] = [
+          from.timed.endPosition ?? from.exercise.position,
+          to.timed.position,
+        ];
+        if (before === after) return 0;
+        const isStraight = plan.machine === 'mat' && goesStraight(before, after);
+        return CHANGE_S + (isStraight ? STRAIGHT_S : 0);
+      },
+    },
+  ],
+  draft(rows) {
+    rows.upTo(
+      (choice) => isWork(choice) && choice.exercise.position !== 'supine',
+      Math.floor(rows.targetS / OFF_THE_BACK_S),
+    );
+  },
   find: (context) => [...roundTrips(context), ...straightUp(context)],
 };
 
@@ -43,6 +73,11 @@ function roundTrips(context: RuleContext): Problem[] {
   });
 }
 
+function goesStraight(from: Position, to: Position | undefined): boolean {
+  if (to === undefined) return false;
+  return (LYING.has(from) && to === 'standing') || (from === 'standing' && LYING.has(to));
+}
+
 function straightUp(context: RuleContext): Problem[] {
   const { worked } = context;
   return worked.flatMap((next, index): Problem[] => {
@@ -50,9 +85,7 @@ function straightUp(context: RuleContext): Problem[] {
     const from = before?.timed.endPosition;
     const to = next.timed.position;
     if (!before || !from || !to) return [];
-    const isStraight =
-      (LYING.has(from) && to === 'standing') || (from === 'standing' && LYING.has(to));
-    if (!isStraight || context.plan.machine !== 'mat') return [];
+    if (!goesStraight(from, to) || context.plan.machine !== 'mat') return [];
     return [
       {
         key: `straight ${next.item.id}`,

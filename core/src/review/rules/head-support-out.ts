@@ -10,7 +10,7 @@ const LIFTED = 0.06;
 const KNOWN = new WeakMap<Option, boolean>();
 
 /** On the back with the pelvis off the floor in some key pose: the neck must be free. */
-export function liftsPelvis({ option, timed }: Worked): boolean {
+function liftsPelvis({ option, timed }: Worked): boolean {
   if (timed.position !== 'supine') return false;
   const known = KNOWN.get(option);
   if (known !== undefined) return known;
@@ -19,15 +19,24 @@ export function liftsPelvis({ option, timed }: Worked): boolean {
   return lifts;
 }
 
-export const supportsHead = ({ option }: Worked) =>
+const supportsHead = ({ option }: Worked) =>
   option.props.some(({ place, optional }) => place === 'under head' && !optional);
 
 export const headSupportOut: Rule = {
   id: 'head-support-out',
+  name: 'Head flat for bridges',
   statement:
     'Head supports come out before any bridge or weight on the shoulder-blade shelf, and there is a moment to do it.',
   kind: 'care',
   why: 'With something under the head, the weight of a bridge bends the neck.',
+  usually: 'must',
+  order: [
+    {
+      cost: 'sequence',
+      neighbours: (from, to, _context, priceS) =>
+        supportsHead(from) && liftsPelvis(to) ? priceS : 0,
+    },
+  ],
   find(context) {
     return context.worked.flatMap((worked, index): Problem[] => {
       if (!liftsPelvis(worked)) return [];

@@ -1,7 +1,7 @@
+import { mobilityOf } from '../../body/mobility.ts';
 import type { PropPlace } from '../../movement/vocabulary.ts';
 import { inversionsOf, outOfOrder } from '../out-of-order.ts';
-import { backMoved } from '../precedence.ts';
-import type { Problem, Rule, RuleContext } from '../rule.ts';
+import type { Placeable, Problem, Rule, RuleContext } from '../rule.ts';
 
 /** Places of a prop along the spine, from the top down. */
 const DOWN_THE_SPINE: readonly PropPlace[] = [
@@ -12,12 +12,40 @@ const DOWN_THE_SPINE: readonly PropPlace[] = [
   'under low back',
 ];
 
+/** Degrees from which a part of the back counts as mobilised. */
+const MOBILE_DEG = 12;
+
+/** What moves the lower back, and what moves the upper back alone. */
+function backMoved({ exercise, option, timed }: Placeable): 'low' | 'high' | 'neither' {
+  if (exercise.family === 'release' || timed.moves.every((move) => move === 'still')) {
+    return 'neither';
+  }
+  const { lowDeg, highDeg } = mobilityOf(option);
+  if (lowDeg >= MOBILE_DEG) return 'low';
+  return highDeg >= MOBILE_DEG ? 'high' : 'neither';
+}
+
 export const lowThenHigh: Rule = {
   id: 'low-then-high',
+  name: 'Low back, then upper back',
   statement:
     'The lower back is moved before the upper back alone, and a prop that travels along the spine travels one way.',
   kind: 'preference',
   why: 'A stiff low back makes the upper back work against it; moved first, it lets the rest follow.',
+  usually: 'should',
+  order: [
+    {
+      cost: 'sequence',
+      marks: {
+        leaves: (worked) => (backMoved(worked) === 'neither' ? [] : ['moved']),
+        // Where nothing moves the lower back there is nothing to wait for.
+        wants: (worked, { worked: all }) =>
+          backMoved(worked) === 'high' && all.some((each) => backMoved(each) === 'low')
+            ? ['moved']
+            : [],
+      },
+    },
+  ],
   find: (context) => [...upperFirst(context), ...backAndForth(context)],
 };
 

@@ -6,12 +6,23 @@ import type { Problem, Rule, RuleContext, Worked } from '../rule.ts';
 /** Springs in and out at one change from which it is told. */
 const SPRINGS_AT_ONCE = 2;
 
+/** Each spring past the first is one more walk round the machine. */
+const SPRING_S = 5;
+
 export const machineBlocks: Rule = {
   id: 'machine-blocks',
+  name: 'Gear in blocks',
   statement:
     'On the reformer one gear set-up serves as many items as it can: the box goes on and off once, springs change by one step.',
   kind: 'flow',
   why: 'Everyone makes every change, standing beside a machine with springs in the hand.',
+  usually: 'should',
+  order: [
+    {
+      cost: 'moves',
+      neighbours: (from, to) => Math.max(0, springsChanged(from.gear, to.gear) - 1) * SPRING_S,
+    },
+  ],
   find(context) {
     if (context.plan.machine !== 'reformer') return [];
     return [...boxAgain(context), ...springJumps(context)];

@@ -1,26 +1,57 @@
 import type { Exercise } from '../../movement/exercise.ts';
+import { taughtDepthFor, teachesFor } from '../../movement/foundation-depth.ts';
 import type { Foundation } from '../../movement/vocabulary.ts';
 import { DEPTH_WORDS, FOUNDATION_WORDS, someWords } from '../../movement/words.ts';
 import { plainLengthS } from '../../plan/timing/plain-length.ts';
 import { showClock } from '../../plan/show-time.ts';
 import { addBeforeIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
+import type { Choosable, DraftRows } from '../draft-rows.ts';
+import type { Group } from '../group.ts';
 import type { Problem, Rule, RuleContext, Worked } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
 
 /** A lesson that is slipped in takes no longer than this. */
 const SHORT_S = 120;
 
-/** What a class must have taught for a need: one step less deep, but at least once. */
-export function taughtDepthFor(needed: number): number {
-  return Math.max(1, needed - 1);
-}
-
 export const needBeforeUse: Rule = {
   id: 'need-before-use',
+  name: 'What it needs comes before',
   statement:
     'What an exercise needs was taught earlier in the class, at most one step less deep, or everyone who comes holds it.',
   kind: 'order',
   why: 'What has not been learned is borrowed from somewhere else, mostly from the low back and the neck.',
+  usually: 'must',
+  order: [
+    {
+      cost: 'needs',
+      marks: {
+        leaves: ({ exercise }) =>
+          exercise.teaches.flatMap(({ foundation, depth }) =>
+            DEPTHS_TAUGHT.filter((taught) => taught <= depth).map(
+              (taught) => `${foundation} ${taught}`,
+            ),
+          ),
+        wants: ({ exercise }, { group }) =>
+          unheldNeeds(exercise, group).map(
+            ({ foundation, depth }) => `${foundation} ${taughtDepthFor(depth)}`,
+          ),
+      },
+    },
+  ],
+  draft(rows, standing) {
+    if (standing !== 'must') return;
+    const levels = levelsOf(rows);
+    const levelOf = (choice: Choosable) => levels.get(choice) ?? Infinity;
+    for (const choice of rows.pool) {
+      for (const need of unheldNeeds(choice.exercise, rows.group)) {
+        // Only what can come earlier in every class may teach it: no two can wait for each other.
+        rows.wants(
+          choice,
+          (other) => teachesEarly(other, need) && levelOf(other) < levelOf(choice),
+        );
+      }
+    }
+  },
   find(context) {
     const taught = new Map<Foundation, number>();
     const problems: Problem[] = [];
@@ -37,6 +68,36 @@ export const needBeforeUse: Rule = {
     return problems;
   },
 };
+
+type Need = Exercise['needs'][number];
+
+/** The depths at which a class can have taught a foundation: needs ask for no more. */
+const DEPTHS_TAUGHT = [1, 2] as const;
+
+function unheldNeeds({ needs }: Exercise, group: Group): Need[] {
+  return needs.filter(({ foundation, depth }) => depth > 0 && !group.holds(foundation, depth));
+}
+
+/** Letting go stands at the end: what it teaches comes too late. */
+function teachesEarly({ exercise }: Choosable, need: Need): boolean {
+  return exercise.family !== 'release' && teachesFor(exercise, need);
+}
+
+/** How many steps of learning lie before each exercise: 0 for one that needs nothing; none for what nothing prepares. */
+function levelsOf({ pool, group }: DraftRows): Map<Choosable, number> {
+  const levels = new Map<Choosable, number>();
+  for (let level = 0; ; level += 1) {
+    const ready = pool.filter(
+      (choice) =>
+        !levels.has(choice) &&
+        unheldNeeds(choice.exercise, group).every((need) =>
+          pool.some((other) => levels.has(other) && teachesEarly(other, need)),
+        ),
+    );
+    if (ready.length === 0) return levels;
+    for (const choice of ready) levels.set(choice, level);
+  }
+}
 
 function unmet(
   context: RuleContext,
@@ -59,7 +120,7 @@ function unmet(
     sentence: `${worked.exercise.name} needs ${FOUNDATION_WORDS[foundation]}, ${DEPTH_WORDS[depth] ?? ''}, and nothing before it teaches that.${who}${hint}`,
     candidates: () => {
       const later = context.worked.filter(
-        ({ at, exercise }) => at > worked.at && taughtBy(exercise, foundation, depth),
+        ({ at, exercise }) => at > worked.at && teachesFor(exercise, { foundation, depth }),
       );
       return [
         ...later.slice(0, 3).flatMap((teaching) => moveBeforeEach(context, teaching, [worked])),
@@ -69,12 +130,6 @@ function unmet(
       ];
     },
   };
-}
-
-function taughtBy(exercise: Exercise, foundation: Foundation, depth: number): boolean {
-  return exercise.teaches.some(
-    (taught) => taught.foundation === foundation && taught.depth >= taughtDepthFor(depth),
-  );
 }
 
 /** Exercises not in the class that teach it: in this position and short first, then by what they need. */
@@ -90,6 +145,6 @@ function teachersOf(
     (exercise.spineLoad > worked.timed.spineLoad ? 2 : 0) +
     exercise.needs.length;
   return unusedOf(context)
-    .filter((exercise) => taughtBy(exercise, foundation, depth))
+    .filter((exercise) => teachesFor(exercise, { foundation, depth }))
     .sort((a, b) => rank(a) - rank(b));
 }

@@ -4,18 +4,29 @@ import { unusedOf } from '../running-order.ts';
 
 /** So many items running on one muscle are a pile. */
 const PILE = 3;
+/** Two pairs are the three in a row that the rule names. */
+const PAIR_S = 6;
 
 /** The muscle that does most, unless the exercise lets go of everything. */
-export function primeMover({ exercise }: Pick<Worked, 'exercise'>): string | undefined {
+function primeMover({ exercise }: Pick<Worked, 'exercise'>): string | undefined {
   const [first] = exercise.movers;
   return exercise.family === 'release' || exercise.family === 'awareness' ? undefined : first;
 }
 
 export const noPileUp: Rule = {
   id: 'no-pile-up',
+  name: 'No pile-up on one muscle',
   statement: 'Not three items running on the same prime mover.',
   kind: 'load',
   why: 'A muscle that is tired hands its work on, and the next exercise is done by the wrong one.',
+  usually: 'should',
+  order: [
+    {
+      cost: 'pile-up',
+      neighbours: (from, to) =>
+        primeMover(from) !== undefined && primeMover(from) === primeMover(to) ? PAIR_S : 0,
+    },
+  ],
   find(context) {
     const { worked } = context;
     return worked.flatMap((third, index): Problem[] => {

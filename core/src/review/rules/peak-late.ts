@@ -1,24 +1,38 @@
 import { showClock } from '../../plan/show-time.ts';
 import { secondsOf } from '../../plan/timing/timeline.ts';
 import { addBeforeIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
-import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
+import type { CurvePoint, Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
 import { effortOfExercise } from '../../body/demand.ts';
 
 /** Where in the working time the hardest item belongs. Common practice. */
-export const PEAK_FROM = 0.55;
-export const PEAK_TO = 0.85;
+const PEAK_FROM = 0.55;
+const PEAK_TO = 0.85;
 /** Effort climbs by at most this from one item to the next. */
-export const STEP = 2;
+const STEP = 2;
 /** A class whose hardest item asks no more than this has no peak to place. */
-export const GENTLE = 2;
+const GENTLE = 2;
+
+/** What a tenth of the class away from where the peak belongs costs, and a step of a jump. */
+const PEAK_TENTH_S = 15;
+const JUMP_STEP_S = 15;
 
 export const peakLate: Rule = {
   id: 'peak-late',
+  name: 'The crest comes late',
   statement:
     'The hardest item comes between 55 % and 85 % of the working time, and effort climbs in waves, by no more than 2 of 5 at once.',
   kind: 'shape',
   why: 'Early, the hardest thing is met cold; at the end, it is met tired and nothing is left to come down in.',
+  usually: 'should',
+  order: [
+    {
+      cost: 'jump',
+      neighbours: (from, to) =>
+        Math.max(0, to.timed.effort - from.timed.effort - STEP) * JUMP_STEP_S,
+    },
+    { cost: 'effort', place: peakPlace },
+  ],
   find: (context) => [...misplacedPeak(context), ...jumps(context)],
 };
 
@@ -42,11 +56,11 @@ const isWork = ({ exercise }: Worked) => exercise.family !== 'release';
 /** Of several that are as hard, one in its place is enough. */
 function misplacedPeak(context: RuleContext): Problem[] {
   const { worked } = context;
-  const most = Math.max(0, ...worked.filter(isWork).map(({ timed }) => timed.effort));
-  if (most <= GENTLE) return [];
+  const hardest = hardestOf(worked);
+  const most = hardest[0]?.timed.effort ?? 0;
+  if (hardest.length === 0) return [];
   const at = middles(worked);
   const shareOf = ({ item }: Worked) => at.get(item.id) ?? 0;
-  const hardest = worked.filter((each) => isWork(each) && each.timed.effort === most);
   const isInPlace = (each: Worked) => shareOf(each) >= PEAK_FROM && shareOf(each) <= PEAK_TO;
   if (hardest.some(isInPlace)) return [];
   const peak = hardest.reduce((a, b) => (away(shareOf(b)) < away(shareOf(a)) ? b : a));
@@ -72,6 +86,24 @@ function misplacedPeak(context: RuleContext): Problem[] {
       ],
     },
   ];
+}
+
+/** How far the hardest stands from where it belongs; several that are as hard share the cost. */
+function peakPlace(worked: Worked, context: RuleContext): CurvePoint[] {
+  const hardest = hardestOf(context.worked);
+  if (!hardest.includes(worked)) return [];
+  const costAt = (share: number) => ({
+    share,
+    seconds: (away(share) * 10 * PEAK_TENTH_S) / hardest.length,
+  });
+  return [0, PEAK_FROM, PEAK_TO, 1].map(costAt);
+}
+
+/** The hardest of the class, where it has a peak at all. */
+function hardestOf(worked: readonly Worked[]): Worked[] {
+  const most = Math.max(0, ...worked.filter(isWork).map(({ timed }) => timed.effort));
+  if (most <= GENTLE) return [];
+  return worked.filter((each) => isWork(each) && each.timed.effort === most);
 }
 
 function away(share: number): number {

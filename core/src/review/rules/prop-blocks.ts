@@ -6,14 +6,29 @@ import { showClock } from '../../plan/show-time.ts';
 import { leaveAllOut, leaveOut, moveBehind, moveAfterEach, together } from '../repairs.ts';
 import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 
+/** What rolls away; fetching and putting down are counted as set-up. */
+const AGAIN_S = 5;
+
 const uses = ({ option }: Worked, prop: Prop) =>
   option.props.some((use) => use.prop === prop && !use.optional);
 
 export const propBlocks: Rule = {
   id: 'prop-blocks',
+  name: 'Props in one block',
   statement: "One prop's uses stand together.",
   kind: 'flow',
   why: 'Each pick-up and put-down is counted in seconds, and in people looking for where it rolled.',
+  usually: 'should',
+  order: [
+    {
+      cost: 'props-again',
+      things: {
+        of: ({ option }) =>
+          option.props.filter(({ optional }) => !optional).map(({ prop }) => prop),
+        againS: AGAIN_S,
+      },
+    },
+  ],
   find: (context) => PROPS.flatMap((prop) => laterBlocks(context, prop)),
 };
 

@@ -1,20 +1,29 @@
+import { PROP_WORDS } from '../../movement/words.ts';
 import { addBeforeIt, leaveOut } from '../repairs.ts';
-import { challenges } from '../precedence.ts';
-import type { Rule, Worked } from '../rule.ts';
+import type { Placeable, Rule, Worked } from '../rule.ts';
+
+/** Props that make the option harder. */
+const challenges = ({ option }: Pick<Placeable, 'option'>) =>
+  option.props.filter(
+    ({ role, optional }) => !optional && (role === 'challenge' || role === 'load'),
+  );
 
 export const rehearseThenProp: Rule = {
   id: 'rehearse-then-prop',
+  name: 'Bare before the prop',
   statement:
     'A prop that makes an exercise harder comes after one set without it; one that helps comes at once.',
   kind: 'order',
   why: 'The shape is learned first; a prop that wobbles or loads is then the only new thing.',
+  usually: 'must',
+  order: [{ cost: 'sequence', comesFirst: bareFirst }],
   find(context) {
     return context.worked
       .filter((worked) => isUnrehearsed(worked, context.worked))
       .map((worked) => {
         const [use] = challenges(worked);
         const bare = withoutChallenge(worked);
-        const name = use?.prop.replace('-', ' ') ?? 'prop';
+        const name = use ? PROP_WORDS[use.prop] : 'prop';
         return {
           key: worked.item.id,
           itemIds: [worked.item.id],
@@ -31,6 +40,13 @@ export const rehearseThenProp: Rule = {
       });
   },
 };
+
+function bareFirst(first: Placeable, second: Placeable): string | undefined {
+  if (first.exercise.slug !== second.exercise.slug) return undefined;
+  const [prop] = challenges(second);
+  if (!prop || challenges(first).length > 0) return undefined;
+  return `${first.exercise.name} is learned without the ${PROP_WORDS[prop.prop]} before it makes it harder`;
+}
 
 function withoutChallenge({ exercise, item }: Worked): number[] {
   return exercise.options

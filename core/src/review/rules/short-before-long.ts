@@ -1,9 +1,34 @@
+import { demandOf } from '../../body/demand.ts';
 import { pairRule } from '../pair-rule.ts';
+import type { Placeable } from '../rule.ts';
+
+/** Points of demand between two items of one kind that make an order of them. */
+const LEVER_STEP = 10;
+
+/** Items of one movement family: either can stand in for the other. */
+function areKin(a: Placeable, b: Placeable): boolean {
+  if (a.exercise.slug === b.exercise.slug) return true;
+  if (a.timed.position !== b.timed.position) return false;
+  // What prepares the other comes first, whatever it weighs.
+  if (a.exercise.prepares.includes(b.exercise.slug)) return false;
+  if (b.exercise.prepares.includes(a.exercise.slug)) return false;
+  const isSoft = (each: Placeable) => each.exercise.family === 'release';
+  if (isSoft(a) || isSoft(b)) return false;
+  return a.exercise.swaps.includes(b.exercise.slug) && b.exercise.family === a.exercise.family;
+}
 
 export const shortBeforeLong = pairRule({
   id: 'short-before-long',
+  name: 'Short levers before long',
   statement:
     'Within one movement family the shorter lever, the wider base, the more supported comes first.',
   kind: 'order',
   why: 'The short lever shows whether the trunk can hold still; the long one punishes it when it can not.',
+  usually: 'must',
+  comesFirst: (first, second) => {
+    if (!areKin(first, second) && !areKin(second, first)) return undefined;
+    const [light, heavy] = [demandOf(first.option).score, demandOf(second.option).score];
+    if (heavy - light < LEVER_STEP) return undefined;
+    return `${first.exercise.name} asks ${light} of 100, ${second.exercise.name} ${heavy}: the shorter lever comes first`;
+  },
 });

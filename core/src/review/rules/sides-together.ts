@@ -5,7 +5,7 @@ import { itemsOf, type ExerciseItem, type Plan } from '../../plan/plan.ts';
 import { rulesOf } from '../../plan/schools.ts';
 import { doseOf } from '../../plan/usual.ts';
 import type { Edit } from '../../plan/edits.ts';
-import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';
+import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 import { freshItemId, placeAt } from '../running-order.ts';
 
 interface OneSided {
@@ -21,10 +21,13 @@ type Block = OneSided[];
 
 export const sidesTogether: Rule = {
   id: 'sides-together',
+  name: 'Second side soon',
   statement:
     "The second side follows the first side's block at once: same items, same order, same dose.",
   kind: 'order',
   why: 'A side left for later is the side that gets fewer repetitions, or none.',
+  usually: 'must',
+  order: [{ cost: 'sequence', joined: joinedSides }],
   find(context) {
     const blocks = blocksOf(context.plan, context.catalogue);
     const problems: Problem[] = [];
@@ -157,4 +160,23 @@ function placeBehind(plan: Plan, block: Block) {
     if (index >= 0) return { segmentId: segment.id, index: index + 1 };
   }
   return undefined;
+}
+
+/** One-sided items and their answer on the other side: ids of every one but the first of its block. */
+function joinedSides(worked: readonly Worked[]): Set<string> {
+  const joined = new Set<string>();
+  let wasSide: string | undefined;
+  let first: string | undefined;
+  for (const { item, dose } of worked) {
+    const side = dose.sides === 'left' || dose.sides === 'right' ? dose.sides : undefined;
+    if (!side) {
+      [wasSide, first] = [undefined, undefined];
+      continue;
+    }
+    // A block begins, goes on, or is answered by the other side; after that a new one begins.
+    if (wasSide === undefined || (side === first && wasSide !== side)) first = side;
+    else joined.add(item.id);
+    wasSide = side;
+  }
+  return joined;
 }

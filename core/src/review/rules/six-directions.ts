@@ -4,6 +4,7 @@ import { capital, DIRECTION_WORDS, listWords } from '../../movement/words.ts';
 import { showClock } from '../../plan/show-time.ts';
 import { coverDirections } from '../coverage.ts';
 import { addWhereItFits, bestPlace } from '../light-additions.ts';
+import { directedS, movedS, MOVES } from '../moved-seconds.ts';
 import { addAt, leaveAllOut, leaveOut, together } from '../repairs.ts';
 import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
@@ -11,12 +12,29 @@ import { unusedOf } from '../running-order.ts';
 /** No direction may take more than this share of the directed time. */
 const MOST = 0.5;
 
+/** In a draft every way of the spine takes at least this, and a little less than the most. */
+const LEAST_WAY_S = 25;
+const DRAFT_MARGIN = 0.04;
+
 export const sixDirections: Rule = {
   id: 'six-directions',
+  name: 'All six directions',
   statement:
     'The spine goes in all six directions over the class, and none takes over half of that time.',
   kind: 'coverage',
   why: 'A spine keeps the directions it is taken in; the one that is forgotten is forgotten every week.',
+  usually: 'must',
+  draft(rows) {
+    const { directionMost } = rows.school.targets;
+    for (const move of MOVES) {
+      rows.total((choice) => movedS(choice, move), { least: LEAST_WAY_S });
+      // Sides come in pairs, so turns count twice.
+      rows.total(
+        (choice) => movedS(choice, move) - (directionMost - DRAFT_MARGIN) * directedS(choice),
+        { most: 0 },
+      );
+    }
+  },
   find(context) {
     const { seconds, directedS } = coverDirections(context.timeline);
     const missing = DIRECTIONS.filter((direction) => seconds[direction] < 1);
@@ -76,9 +94,7 @@ function addDirection(context: RuleContext, wanted: Direction[]): Repair[] {
 
 /** One light exercise of every other move, together: for a class that knows one direction only. */
 function addOneOfEach(context: RuleContext, most: Direction): Repair[] {
-  const others = (['round', 'arch', 'turn', 'side'] as const).filter(
-    (move) => move !== most.split('-')[0],
-  );
+  const others = MOVES.filter((move) => move !== most.split('-')[0]);
   const unused = unusedOf(context);
   const chosen = others.flatMap((move) => {
     const [lightest] = unused

@@ -9,7 +9,7 @@ import { unusedOf } from '../running-order.ts';
 const LOADED = 1;
 
 /** A still spine with the deep support at work. */
-export function warmsBelly(exercise: Exercise, moves: readonly SpineMove[]): boolean {
+function warmsBelly(exercise: Exercise, moves: readonly SpineMove[]): boolean {
   return (
     moves.every((move) => move === 'still') &&
     exercise.family !== 'release' &&
@@ -17,15 +17,35 @@ export function warmsBelly(exercise: Exercise, moves: readonly SpineMove[]): boo
   );
 }
 
+function bendsLoaded(moves: readonly SpineMove[], spineLoad: number): boolean {
+  return moves.includes('round') && spineLoad >= LOADED;
+}
+
 export const stillBeforeBend: Rule = {
   id: 'still-before-bend',
+  name: 'Still before bending',
   statement: 'The belly is warmed in a still spine before the first loaded rounding.',
   kind: 'order',
   why: 'A belly that has learned to draw in with a still spine hollows in the curl; one that has not domes.',
+  usually: 'must',
+  order: [
+    {
+      cost: 'sequence',
+      marks: {
+        leaves: ({ exercise, timed }) => (warmsBelly(exercise, timed.moves) ? ['warm'] : []),
+        wants: ({ timed }) => (bendsLoaded(timed.moves, timed.spineLoad) ? ['warm'] : []),
+      },
+    },
+  ],
+  draft(rows, standing) {
+    if (standing !== 'must') return;
+    for (const choice of rows.pool) {
+      if (!bendsLoaded(choice.exercise.moves, choice.exercise.spineLoad)) continue;
+      rows.wants(choice, ({ exercise }) => warmsBelly(exercise, exercise.moves));
+    }
+  },
   find(context) {
-    const bend = context.worked.find(
-      ({ timed }) => timed.moves.includes('round') && timed.spineLoad >= LOADED,
-    );
+    const bend = context.worked.find(({ timed }) => bendsLoaded(timed.moves, timed.spineLoad));
     if (!bend) return [];
     const isWarm = context.worked.some(
       ({ at, exercise, timed }) => at < bend.at && warmsBelly(exercise, timed.moves),

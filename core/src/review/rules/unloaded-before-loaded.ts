@@ -14,9 +14,28 @@ const LOAD_WORDS = [
 
 export const unloadedBeforeLoaded: Rule = {
   id: 'unloaded-before-loaded',
+  name: 'Light load before heavy',
   statement: 'The load on the spine rises by at most one class above the highest already met.',
   kind: 'order',
   why: 'A spine that has carried a little is ready to carry more; a jump meets it unprepared.',
+  usually: 'must',
+  order: [
+    {
+      cost: 'load',
+      // A mark for every class up to its own: each that is missing below it is one jumped.
+      marks: {
+        leaves: ({ timed }) => classesUpTo(timed.spineLoad),
+        wants: ({ timed }) => classesUpTo(timed.spineLoad - 1),
+      },
+    },
+  ],
+  draft(rows, standing) {
+    if (standing !== 'must') return;
+    for (const choice of rows.pool) {
+      if (choice.spineLoad < 2) continue;
+      rows.wants(choice, (other) => other.spineLoad === choice.spineLoad - 1);
+    }
+  },
   find(context) {
     const problems: Problem[] = [];
     let highest = 0;
@@ -28,6 +47,10 @@ export const unloadedBeforeLoaded: Rule = {
     return problems;
   },
 };
+
+function classesUpTo(spineLoad: number): string[] {
+  return Array.from({ length: Math.max(0, spineLoad) }, (_, below) => `load ${below + 1}`);
+}
 
 function jump(context: RuleContext, worked: Worked, highest: number): Problem {
   const { spineLoad } = worked.timed;

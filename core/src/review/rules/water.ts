@@ -17,9 +17,11 @@ const isPause = (item: TimedItem) => item.kind === 'pause' || secondsOf(item, 'r
 
 export const water: Rule = {
   id: 'water',
+  name: 'Water',
   statement: 'There is a pause after the hardest block and at least every 20 minutes.',
   kind: 'care',
   why: 'Thirst and breath come after the effort; without a moment for them the next exercise pays.',
+  usually: 'should',
   find: (context) => [...tooLong(context), ...afterHardest(context)],
 };
 

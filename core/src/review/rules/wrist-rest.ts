@@ -1,5 +1,6 @@
 import { listWords } from '../../movement/words.ts';
 import { showClock } from '../../plan/show-time.ts';
+import { onHands } from '../coverage.ts';
 import { addAfterIt, leaveOut, moveAfterEach } from '../repairs.ts';
 import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
@@ -8,15 +9,26 @@ import { unusedOf } from '../running-order.ts';
 const MOST_S = 240;
 const MOST_SPARING_S = 120;
 
-export const onHands = ({ option }: Pick<Worked, 'option'>) =>
-  option.demands.includes('weight-on-wrists');
+/** A break in the middle of four minutes is worth a change of position. */
+const MINUTE_ON_HANDS_S = 4;
 
 export const wristRest: Rule = {
   id: 'wrist-rest',
+  name: 'Rest for the wrists',
   statement:
     'Not more than about 4 minutes on the hands without a break, 2 where anyone has a wrist caution.',
   kind: 'load',
   why: 'Wrists are bent back under the weight of the trunk; they tire before anything else says so.',
+  usually: 'must',
+  order: [
+    {
+      cost: 'wrists',
+      neighbours: (from, to) =>
+        onHands(from) && onHands(to)
+          ? ((from.timed.durationS + to.timed.durationS) / 60) * MINUTE_ON_HANDS_S
+          : 0,
+    },
+  ],
   find(context) {
     const { sparingWrists } = context.group;
     const most = sparingWrists.length > 0 ? MOST_SPARING_S : MOST_S;

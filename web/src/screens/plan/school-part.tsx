@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { describeDefaults } from '@wrenfern/core/plan/school-words';
-import { RULE_IDS } from '@wrenfern/core/plan/school';
 import { rulesOf } from '@wrenfern/core/plan/schools';
+import { RULES, rulesInForce } from '@wrenfern/core/review/rules';
 import type { School } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { useLesson } from '../../app/class-shell.tsx';
@@ -25,6 +25,7 @@ export function SchoolPart() {
   const edit = useEditor((editor) => editor.edit);
   const [difference, setDifference] = useState<Difference>();
   const rules = rulesOf(plan.school);
+  const inForce = rulesInForce(RULES, rules);
   const change = (school: School) => {
     const after = analyseClass(lesson, { ...plan, school });
     setDifference({
@@ -62,8 +63,8 @@ export function SchoolPart() {
             <li key={line}>{line}</li>
           ))}
           <li>
-            {RULE_IDS.filter((id) => rules.rules[id] === 'must').length} rules must hold,{' '}
-            {RULE_IDS.filter((id) => rules.rules[id] === 'should').length} should
+            {inForce.filter(({ standing }) => standing === 'must').length} rules must hold,{' '}
+            {inForce.filter(({ standing }) => standing === 'should').length} should
           </li>
         </ul>
       </details>

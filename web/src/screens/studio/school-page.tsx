@@ -2,11 +2,11 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { COST_WORDS } from '@wrenfern/core/search/cost-words';
-import { RULE_NAMES } from '@wrenfern/core/plan/rule-names';
-import { RULES } from '@wrenfern/core/review/review';
+import { RULES } from '@wrenfern/core/review/rules';
 import {
   COST_IDS,
   SchoolRules,
+  standingOf,
   type SchoolDefaults,
   type Standing,
 } from '@wrenfern/core/plan/school';
@@ -266,8 +266,8 @@ function Rules({ draft, onChange }: PartProps) {
               <span className="block text-[0.8125rem] text-soft">{rule.why}</span>
             </p>
             <Select
-              label={RULE_NAMES[rule.id]}
-              value={draft.rules[rule.id]}
+              label={rule.name}
+              value={standingOf(draft, rule)}
               choices={STANDINGS}
               onChange={(standing) => onChange({ rules: { ...draft.rules, [rule.id]: standing } })}
             />

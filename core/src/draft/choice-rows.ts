@@ -1,0 +1,75 @@
+import type { SchoolRules } from '../plan/school.ts';
+import type { ChoiceTest, Choosable, DraftRows } from '../review/draft-rows.ts';
+import type { Group } from '../review/group.ts';
+import { sumText, type LinearProgram } from './linear-program.ts';
+
+export const variableOf = (index: number) => `x${index}`;
+
+/** Of what class the choice is made. */
+export interface ChoiceSetting {
+  school: SchoolRules;
+  group: Group;
+  targetS: number;
+  lengthHolds: boolean;
+}
+
+/** Rows of a linear program, said in terms of choices. */
+export class ChoiceRows<Choice extends Choosable> implements DraftRows {
+  readonly program: LinearProgram;
+  readonly pool: readonly Choice[];
+  readonly school: SchoolRules;
+  readonly group: Group;
+  readonly targetS: number;
+  readonly lengthHolds: boolean;
+  private readonly places: ReadonlyMap<Choosable, number>;
+
+  constructor(program: LinearProgram, pool: readonly Choice[], setting: ChoiceSetting) {
+    this.program = program;
+    this.pool = pool;
+    this.school = setting.school;
+    this.group = setting.group;
+    this.targetS = setting.targetS;
+    this.lengthHolds = setting.lengthHolds;
+    this.places = new Map(pool.map((choice, index) => [choice, index]));
+  }
+
+  sum(weight: (choice: Choice) => number): string {
+    return sumText(this.pool.map((choice, index) => [weight(choice), variableOf(index)] as const));
+  }
+
+  total(weight: (choice: Choice) => number, bounds: { least?: number; most?: number }): void {
+    const sum = this.sum(weight);
+    if (bounds.least !== undefined) this.program.row(`${sum} >= ${bounds.least}`);
+    if (bounds.most !== undefined) this.program.row(`${sum} <= ${bounds.most}`);
+  }
+
+  atLeast(test: ChoiceTest, least: number): void {
+    this.total((choice) => Number(test(choice)), { least });
+  }
+
+  upTo(test: ChoiceTest, wanted: number): void {
+    this.atLeast(test, Math.min(wanted, this.pool.filter(test).length));
+  }
+
+  atMost(test: ChoiceTest, most: number): void {
+    this.total((choice) => Number(test(choice)), { most });
+  }
+
+  wants(choice: Choosable, provides: ChoiceTest): void {
+    const index = this.placeOf(choice);
+    const providers = this.pool.flatMap((other, at) =>
+      at !== index && provides(other) ? [variableOf(at)] : [],
+    );
+    this.program.row(`${variableOf(index)}${providers.map((each) => ` - ${each}`).join('')} <= 0`);
+  }
+
+  never(choice: Choosable): void {
+    this.program.row(`${variableOf(this.placeOf(choice))} = 0`);
+  }
+
+  private placeOf(choice: Choosable): number {
+    const index = this.places.get(choice);
+    if (index === undefined) throw new Error(`${choice.exercise.slug} is not in the pool`);
+    return index;
+  }
+}

@@ -1,0 +1,77 @@
+import { POSITIONS, type Position } from '../movement/vocabulary.ts';
+import type { CostId } from '../plan/school.ts';
+import type { GearSeconds } from '../plan/timing/gear-seconds.ts';
+import { setUpBetween, type Stance } from '../plan/timing/set-up.ts';
+import { STANDING_PRICE_S, type RuleContext, type Worked } from '../review/rule.ts';
+import { PairTable } from './pair-table.ts';
+import type { OrderProblem } from './problem.ts';
+
+type Tables = Pick<OrderProblem, 'setUpMet' | 'setUpNew' | 'setUpFirst' | 'near' | 'nearSum'>;
+
+/** What it costs to go from each item to each other one, with nothing else known. */
+export function pairCosts(context: RuleContext, gearSeconds: GearSeconds | undefined): Tables {
+  const { worked, school } = context;
+  const weight = school.weights['set-up'];
+  const setUpS = (from: Stance | undefined, to: Worked, met: ReadonlySet<Position>) =>
+    setUpBetween(from, startOf(to), met, to.exercise.arrangeS, gearSeconds).seconds * weight;
+  const setUpMet = new PairTable(worked.length);
+  const setUpNew = new PairTable(worked.length);
+  eachPair(worked, (from, to, row, column) => {
+    setUpMet.add(row, column, setUpS(endOf(from), to, EVERYWHERE));
+    setUpNew.add(row, column, setUpS(endOf(from), to, NOWHERE));
+  });
+  return {
+    setUpMet,
+    setUpNew,
+    setUpFirst: Float64Array.from(worked, (each) => setUpS(undefined, each, NOWHERE)),
+    ...neighbourCosts(context),
+  };
+}
+
+function neighbourCosts(context: RuleContext): Pick<OrderProblem, 'near' | 'nearSum'> {
+  const { worked, school, rules } = context;
+  const near = new Map<CostId, PairTable>();
+  const nearSum = new PairTable(worked.length);
+  for (const { rule, standing } of rules) {
+    for (const { cost, neighbours } of rule.order ?? []) {
+      const weight = school.weights[cost];
+      if (!neighbours || weight === 0) continue;
+      const table = near.get(cost) ?? new PairTable(worked.length);
+      near.set(cost, table);
+      eachPair(worked, (from, to, row, column) => {
+        const costS = neighbours(from, to, context, STANDING_PRICE_S[standing]) * weight;
+        table.add(row, column, costS);
+        nearSum.add(row, column, costS);
+      });
+    }
+  }
+  return { near, nearSum };
+}
+
+function eachPair(
+  worked: readonly Worked[],
+  visit: (from: Worked, to: Worked, row: number, column: number) => void,
+): void {
+  worked.forEach((from, row) =>
+    worked.forEach((to, column) => {
+      if (row !== column) visit(from, to, row, column);
+    }),
+  );
+}
+
+const EVERYWHERE: ReadonlySet<Position> = new Set(POSITIONS);
+const NOWHERE: ReadonlySet<Position> = new Set();
+
+function startOf({ exercise, option, timed, gear }: Worked): Stance {
+  return {
+    exercise: exercise.slug,
+    position: timed.position ?? exercise.position,
+    props: option.props.filter(({ optional }) => !optional),
+    gear,
+  };
+}
+
+function endOf(worked: Worked): Stance {
+  const position = worked.timed.endPosition ?? worked.exercise.position;
+  return { ...startOf(worked), position };
+}
