@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
-import { analyse } from '@wrenfern/core';
+import { analyse, repairsOf } from '@wrenfern/core';
 import type { Solve } from '@wrenfern/core/draft/solver';
 import { DraftWishes } from '@wrenfern/core/draft/wishes';
 import { ExerciseDocument } from '@wrenfern/core/formats/exercise/exercise-document';
@@ -11,7 +11,6 @@ import { chooseOptions } from '@wrenfern/core/people/choose-options';
 import { People } from '@wrenfern/core/people/person';
 import { StoredPlan } from '@wrenfern/core/plan/migrate-plan';
 import { checkPlan, Plan, SCHOOL_IDS, type School } from '@wrenfern/core/plan/plan';
-import type { Finding } from '@wrenfern/core/review/rule';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import type { Cupboard } from '@wrenfern/core/room/props';
 import { builtInCatalogue } from '@wrenfern/library';
@@ -72,12 +71,12 @@ export function run(argv: readonly string[], today: string, solve?: Solve): stri
     case 'review': {
       const plan = readPlan(only(operands, 1, command)[0]);
       const people = values.people ? readPeople(values.people) : [];
-      const { findings } = analyse(plan, builtInCatalogue, {
-        attendees: people.map((person) => ({ person })),
-        cupboard: PLENTY,
-        day,
-      });
-      return isJson ? json(findings.map(asData)) : tellFindings(findings);
+      const context = { attendees: people.map((person) => ({ person })), cupboard: PLENTY, day };
+      const findings = analyse(plan, builtInCatalogue, context).findings.map((finding) => ({
+        ...finding,
+        repairs: repairsOf(plan, builtInCatalogue, context, finding),
+      }));
+      return isJson ? json(findings) : tellFindings(findings);
     }
     case 'order': {
       const plan = inSchool(readPlan(only(operands, 1, command)[0]), values.school);
@@ -238,11 +237,6 @@ function readSeed(text: string | undefined): number {
   if (!Number.isInteger(seed) || seed < 0)
     throw new Refusal(`--seed is a whole number, not "${text ?? ''}"`);
   return seed;
-}
-
-/** A finding with its repairs worked out. */
-function asData(finding: Finding): object {
-  return { ...finding, repairs: finding.repairs() };
 }
 
 function json(value: unknown): string {

@@ -59,7 +59,7 @@ describe('tellFindings', () => {
         key: 'first',
         itemIds: [],
         sentence: 'Plank comes first.',
-        repairs: () => [{ label: 'Begin with breath', edit: { type: 'removeItem', itemId: 'a' } }],
+        repairs: [{ label: 'Begin with breath', edit: { type: 'removeItem', itemId: 'a' } }],
       },
     ]);
     expect(text.split('\n')).toEqual([

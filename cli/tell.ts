@@ -1,4 +1,4 @@
-import type { Finding } from '@wrenfern/core/review/rule';
+import type { Finding, Repair } from '@wrenfern/core/review/rule';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { explainReason } from '@wrenfern/core/people/reasons';
@@ -37,14 +37,19 @@ export function tellTime(plan: Plan, timeline: Timeline): string {
   return lines.join('\n');
 }
 
-export function tellFindings(findings: readonly Finding[]): string {
+/** A finding with its repairs worked out. */
+interface Mended extends Finding {
+  repairs: readonly Repair[];
+}
+
+export function tellFindings(findings: readonly Mended[]): string {
   if (findings.length === 0) return 'Nothing to settle.';
   return findings
     .map((finding) =>
       [
         `${finding.rule}: ${finding.sentence}`,
         `  why: ${finding.why}`,
-        ...finding.repairs().map((repair) => `  repair: ${repair.label}`),
+        ...finding.repairs.map((repair) => `  repair: ${repair.label}`),
       ].join('\n'),
     )
     .join('\n');

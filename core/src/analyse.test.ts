@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { analyse, type ClassContext } from './analyse.ts';
+import { analyse, repairsOf, type ClassContext } from './analyse.ts';
 import { Person } from './people/person.ts';
 import { exerciseItemsOf, offeredOptions } from './plan/plan.ts';
 import { STEADY_PACE } from './plan/timing/pace.ts';
@@ -93,12 +93,8 @@ describe('analyse', () => {
 describe('a plan whose exercise was taken out', () => {
   const known = makeCatalogue();
   const plan = makePlan([['breathe', 'gone-for-good', 'curl'], ['final-rest']]);
-  const analysis = analyse(plan, known, {
-    pace: STEADY_PACE,
-    cupboard: {},
-    attendees: [],
-    day: '2026-11-25',
-  });
+  const context = { pace: STEADY_PACE, cupboard: {}, attendees: [], day: '2026-11-25' };
+  const analysis = analyse(plan, known, context);
 
   it('is read whole, with the missing one in its place', () => {
     expect(analysis.timeline.items.map(({ itemId }) => itemId)).toHaveLength(4);
@@ -108,7 +104,15 @@ describe('a plan whose exercise was taken out', () => {
   it('says so first, and offers to take it out', () => {
     const [finding] = analysis.findings;
     expect(finding?.rule).toBe('exercise-there');
-    expect(finding?.repairs()).toHaveLength(1);
+    if (!finding) throw new Error('no finding');
+    expect(repairsOf(plan, known, context, finding)).toHaveLength(1);
+    expect(repairsOf(plan, known, context, { ...finding, key: 'settled' })).toEqual([]);
+  });
+
+  it('is data: what it was made of is the same after a round by JSON', () => {
+    const { timeline, findings, gear, props, coverage } = analysis;
+    const data = { timeline, findings, gear, props, coverage };
+    expect(JSON.parse(JSON.stringify(data))).toEqual(data);
   });
 
   it('offers what a shortened exercise still has', () => {

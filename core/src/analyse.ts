@@ -8,7 +8,7 @@ import {
 import { groupOf } from './review/group.ts';
 import { reviewOrder } from './review/review.ts';
 import { ruleContext } from './review/rule-context.ts';
-import type { Finding } from './review/rule.ts';
+import type { Finding, OpenFinding, Repair, RuleContext } from './review/rule.ts';
 import { machineFindings } from './review/machine-findings.ts';
 import { missingFindings } from './review/missing-findings.ts';
 import { roomFindings } from './review/room-findings.ts';
@@ -33,12 +33,10 @@ export interface ClassContext extends TimingContext {
   versionsAtOnce?: number;
 }
 
-/** Everything that follows from a plan and who comes. Nothing of it is ever stored. */
+/** Everything that follows from a plan and who comes: data only, and nothing of it is ever stored. */
 export interface Analysis {
   timeline: Timeline;
   coverage: DirectionCoverage;
-  /** Everything a class is made of, against the school's targets. Worked out when asked for. */
-  balance: () => CoverageLine[];
   options: OptionsPlan;
   props: PropNeed[];
   /** How the machines are set, block by block; none on the mat. */
@@ -48,6 +46,34 @@ export interface Analysis {
 
 /** Cheap enough to run on every keystroke. What the catalogue lacks is told, never thrown. */
 export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext): Analysis {
+  const { analysis, findings } = lookInto(plan, catalogue, context);
+  return { ...analysis, findings: findings.map(({ repairs: _, ...finding }) => finding) };
+}
+
+/** What would settle a finding of this plan: each repair was tried and truly does. */
+export function repairsOf(
+  plan: Plan,
+  catalogue: Catalogue,
+  context: ClassContext,
+  wanted: Pick<Finding, 'rule' | 'key'>,
+): readonly Repair[] {
+  const { findings } = lookInto(plan, catalogue, context);
+  const open = findings.find(({ rule, key }) => rule === wanted.rule && key === wanted.key);
+  return open?.repairs() ?? [];
+}
+
+/** Everything that a class is made of, against the targets of its school. */
+export function balanceOf(plan: Plan, catalogue: Catalogue, context: ClassContext): CoverageLine[] {
+  return coverClass(lookInto(plan, catalogue, context).rules);
+}
+
+interface Look {
+  analysis: Omit<Analysis, 'findings'>;
+  rules: RuleContext;
+  findings: OpenFinding[];
+}
+
+function lookInto(plan: Plan, catalogue: Catalogue, context: ClassContext): Look {
   const machines = context.machines ?? PLAIN_MACHINES;
   const timing = { gearSeconds: machines.seconds, ...context };
   const retime = (edited: Plan) => timePlan(edited, catalogue, timing);
@@ -78,13 +104,6 @@ export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext)
     }),
     ...machineFindings({ plan, gear, machines, attendees: context.attendees }),
   ];
-  return {
-    timeline,
-    coverage: coverDirections(timeline),
-    balance: () => coverClass(rules),
-    options,
-    props,
-    gear,
-    findings,
-  };
+  const coverage = coverDirections(timeline);
+  return { analysis: { timeline, coverage, options, props, gear }, rules, findings };
 }

@@ -1,1 +1,1 @@
-export { analyse, type Analysis, type ClassContext } from './analyse.ts';
+export { analyse, balanceOf, repairsOf, type Analysis, type ClassContext } from './analyse.ts';

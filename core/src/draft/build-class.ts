@@ -1,4 +1,4 @@
-import { closingRank, teachesAwareness, type Exercise } from '../movement/exercise.ts';
+import { closingRank, teachesAwareness } from '../movement/exercise.ts';
 import { orderPlan } from '../search/order-plan.ts';
 import { reviewOrder } from '../review/review.ts';
 import type { Group } from '../review/group.ts';

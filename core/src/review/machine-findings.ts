@@ -9,7 +9,7 @@ import type { Attendee } from '../people/choose-option.ts';
 import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
 import type { GearBlock } from '../room/gear-blocks.ts';
 import { springName, springsOwned, springsShort, type Machines } from '../room/machines.ts';
-import type { Finding, Repair } from './rule.ts';
+import type { OpenFinding, Repair } from './rule.ts';
 
 interface MachineInput {
   plan: Plan;
@@ -26,12 +26,12 @@ const RULE = {
 } as const;
 
 /** What the studio's machines do not have. Says nothing where the studio has said nothing of them. */
-export function machineFindings(input: MachineInput): Finding[] {
+export function machineFindings(input: MachineInput): OpenFinding[] {
   if (input.plan.machine !== 'reformer') return [];
   return [...tooFew(input), ...springsMissing(input)];
 }
 
-function tooFew({ machines, attendees }: MachineInput): Finding[] {
+function tooFew({ machines, attendees }: MachineInput): OpenFinding[] {
   const { reformers } = machines;
   if (reformers === 0 || attendees.length <= reformers) return [];
   return [
@@ -46,8 +46,8 @@ function tooFew({ machines, attendees }: MachineInput): Finding[] {
   ];
 }
 
-function springsMissing({ plan, gear, machines }: MachineInput): Finding[] {
-  return gear.flatMap((block): Finding[] => {
+function springsMissing({ plan, gear, machines }: MachineInput): OpenFinding[] {
+  return gear.flatMap((block): OpenFinding[] => {
     const short = springsShort(block.gear.springs, machines);
     const [first] = block.itemIds;
     if (!short || first === undefined) return [];

@@ -1,9 +1,9 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
-import type { Finding } from './rule.ts';
+import type { OpenFinding } from './rule.ts';
 
 /** Exercises that a plan names and the library no longer holds. */
-export function missingFindings(plan: Plan, catalogue: Catalogue): Finding[] {
+export function missingFindings(plan: Plan, catalogue: Catalogue): OpenFinding[] {
   return exerciseItemsOf(plan)
     .filter(({ exercise }) => !catalogue.get(exercise))
     .map(({ id, exercise }) => ({

@@ -1,7 +1,7 @@
 import { applyEdit, type Edit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';
-import type { Finding, Problem, Repair, Rule, RuleContext } from './rule.ts';
+import type { OpenFinding, Problem, Repair, Rule, RuleContext } from './rule.ts';
 import { ruleContext, type ContextInput } from './rule-context.ts';
 
 /** How many repairs a finding offers, and how many candidates are tried for them. */
@@ -14,10 +14,10 @@ export interface ReviewInput extends ContextInput {
 }
 
 /** What is out of order, why it matters, and repairs that were tried and truly clear it. */
-export function reviewOrder(input: ReviewInput, context = ruleContext(input)): Finding[] {
+export function reviewOrder(input: ReviewInput, context = ruleContext(input)): OpenFinding[] {
   if (context.worked.length === 0) return [];
   return context.rules.flatMap(({ rule, standing }) =>
-    rule.find(context).map((problem): Finding => {
+    rule.find(context).map((problem): OpenFinding => {
       let proven: readonly Repair[] | undefined;
       return {
         rule: rule.id,

@@ -7,7 +7,7 @@ import { exerciseItemsOf, offeredOptions, type Plan } from '../plan/plan.ts';
 import { showClock } from '../plan/show-time.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';
 import type { PropNeed } from '../room/props.ts';
-import type { Finding, Repair } from './rule.ts';
+import type { OpenFinding, Repair } from './rule.ts';
 
 interface RoomInput {
   plan: Plan;
@@ -22,14 +22,14 @@ interface RoomInput {
 }
 
 /** What the people who come, and the cupboard, do not fit. */
-export function roomFindings(input: RoomInput): Finding[] {
+export function roomFindings(input: RoomInput): OpenFinding[] {
   return [...withoutOption(input), ...tooManyVersions(input), ...propsShort(input)];
 }
 
-function withoutOption(input: RoomInput): Finding[] {
+function withoutOption(input: RoomInput): OpenFinding[] {
   const { plan, catalogue, options, attendees } = input;
   const names = new Map(attendees.map(({ person }) => [person.id, person.name]));
-  return exerciseItemsOf(plan).flatMap((item): Finding[] => {
+  return exerciseItemsOf(plan).flatMap((item): OpenFinding[] => {
     const exercise = catalogue.require(item.exercise);
     const resting = restingAt(item.id, options);
     if (resting.length === 0) return [];
@@ -76,8 +76,8 @@ function offerMore(item: { id: string }, all: number, offered: number[]): Repair
   return [{ label: 'Offer every option', edit: { type: 'setOptions', itemId: item.id } }, remove];
 }
 
-function tooManyVersions({ plan, catalogue, options, versionsAtOnce }: RoomInput): Finding[] {
-  return exerciseItemsOf(plan).flatMap((item): Finding[] => {
+function tooManyVersions({ plan, catalogue, options, versionsAtOnce }: RoomInput): OpenFinding[] {
+  return exerciseItemsOf(plan).flatMap((item): OpenFinding[] => {
     const versions = options.versions.get(item.id) ?? [];
     if (versions.length <= versionsAtOnce) return [];
     const exercise = catalogue.require(item.exercise);
@@ -113,7 +113,7 @@ function tooManyVersions({ plan, catalogue, options, versionsAtOnce }: RoomInput
   });
 }
 
-function propsShort(input: RoomInput): Finding[] {
+function propsShort(input: RoomInput): OpenFinding[] {
   const { props, timeline } = input;
   return props
     .filter((need) => need.short > 0)

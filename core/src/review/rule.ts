@@ -126,6 +126,10 @@ export interface Finding {
   key: string;
   itemIds: string[];
   sentence: string;
+}
+
+/** A finding with the way to its repairs, inside the core; what is handed out is data. */
+export interface OpenFinding extends Finding {
   /** Proven when they are first asked for: each was tried and truly clears this finding. */
   repairs: () => readonly Repair[];
 }

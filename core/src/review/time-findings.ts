@@ -7,7 +7,7 @@ import { rulesOf } from '../plan/schools.ts';
 import { doseOf } from '../plan/usual.ts';
 import { showClock } from '../plan/show-time.ts';
 import type { TimedItem, Timeline } from '../plan/timing/timeline.ts';
-import type { Finding, Repair } from './rule.ts';
+import type { OpenFinding, Repair } from './rule.ts';
 
 /** Nobody notices less than this. */
 const TOLERANCE_S = 60;
@@ -18,7 +18,7 @@ const UNDER_S = 300;
 const CUTS_OFFERED = 2;
 
 /** Whether the class fits its hour, and what would make it fit. */
-export function timeFindings(plan: Plan, catalogue: Catalogue, timeline: Timeline): Finding[] {
+export function timeFindings(plan: Plan, catalogue: Catalogue, timeline: Timeline): OpenFinding[] {
   if (timeline.items.length === 0) return [];
   const shared = {
     rule: 'fits-the-hour',

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { analyse } from '../analyse.ts';
+import { analyse, repairsOf } from '../analyse.ts';
 import { applyEdit } from '../plan/edits.ts';
 import { Person } from '../people/person.ts';
 import { makeCatalogue, makeExercise } from '../testing/make-exercise.ts';
@@ -27,15 +27,14 @@ const owned = Machines.parse({
 });
 
 function analysed(plan = on('press', 'calves', 'loops', 'knees'), machines?: Machines, people = 1) {
+  return analyse(plan, catalogue, contextOf(machines, people));
+}
+
+function contextOf(machines: Machines | undefined, people: number) {
   const attendees = Array.from({ length: people }, (_, index) => ({
     person: Person.parse({ id: `p${index}`, name: `Person ${index}` }),
   }));
-  return analyse(plan, catalogue, {
-    attendees,
-    cupboard: {},
-    day: '2026-11-30',
-    ...(machines ? { machines } : {}),
-  });
+  return { attendees, cupboard: {}, day: '2026-11-30', ...(machines ? { machines } : {}) };
 }
 
 describe('the gear of a class', () => {
@@ -90,7 +89,8 @@ describe('machines-suffice', () => {
     expect(finding?.sentence).toBe(
       'The springs asked for are not there: one medium, a machine has none.',
     );
-    const [repair] = finding?.repairs() ?? [];
+    if (!finding) throw new Error('no finding');
+    const [repair] = repairsOf(on('knees'), catalogue, contextOf(owned, 1), finding);
     expect(repair?.label).toBe('Hang one long');
     const mended = repair && applyEdit(on('knees'), repair.edit);
     expect(mended?.ok && found(mended.plan)).toEqual([]);

@@ -1,7 +1,7 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import { groupOf } from '../review/group.ts';
 import { reviewOrder } from '../review/review.ts';
-import type { Finding } from '../review/rule.ts';
+import type { OpenFinding } from '../review/rule.ts';
 import type { Attendee } from '../people/choose-option.ts';
 import { applyEdit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';
@@ -19,7 +19,7 @@ export function reviewPlan(
   plan: Plan,
   catalogue: Catalogue,
   { attendees = [], ...timing }: Circumstances = {},
-): Finding[] {
+): OpenFinding[] {
   const retime = (edited: Plan) => timePlan(edited, catalogue, timing);
   const group = groupOf(attendees, REVIEW_DAY);
   return reviewOrder({ plan, catalogue, timeline: retime(plan), retime, group });
@@ -31,12 +31,12 @@ export function findingsOf(
   plan: Plan,
   catalogue: Catalogue,
   circumstances: Circumstances = {},
-): Finding[] {
+): OpenFinding[] {
   return reviewPlan(plan, catalogue, circumstances).filter((finding) => finding.rule === rule);
 }
 
 /** The plan after the repair whose label matches; throws where there is none or it can't be applied. */
-export function repaired(plan: Plan, finding: Finding | undefined, label: RegExp): Plan {
+export function repaired(plan: Plan, finding: OpenFinding | undefined, label: RegExp): Plan {
   const repair = finding?.repairs().find((each) => label.test(each.label));
   if (!repair) {
     const offered = finding?.repairs().map((each) => each.label);

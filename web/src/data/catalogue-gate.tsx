@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Outlet, useOutletContext } from 'react-router';
 import { Failed, Loading } from '../parts/states.tsx';
-import { mergeOwn } from './catalogue.ts';
+import { CatalogueProvider } from './catalogue.tsx';
 import { useOwnExercises } from './hooks.ts';
 
 /** Opens once the studio's own exercises are known, for a plan may stand on them. */
@@ -10,13 +10,12 @@ export function Component() {
   // What the frame outside hands down goes on to the screens.
   const handed: unknown = useOutletContext();
   const { data } = own;
-  const state = useMemo(() => {
-    if (!data) return '';
-    mergeOwn(data.exercises.map(({ exercise }) => exercise));
-    return data.exercises.map(({ exercise, version }) => `${exercise.slug} ${version}`).join(',');
-  }, [data]);
+  const exercises = useMemo(() => data?.exercises.map(({ exercise }) => exercise), [data]);
   if (own.error && !data) return <Failed error={own.error} retry={() => void own.mutate()} />;
-  if (!data) return <Loading what="the exercises" />;
-  // A change of the catalogue is a change of everything that was worked out from it.
-  return <Outlet key={state} context={handed} />;
+  if (!exercises) return <Loading what="the exercises" />;
+  return (
+    <CatalogueProvider own={exercises}>
+      <Outlet context={handed} />
+    </CatalogueProvider>
+  );
 }

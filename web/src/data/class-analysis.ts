@@ -1,7 +1,9 @@
-import { analyse, type Analysis, type ClassContext } from '@wrenfern/core';
+import { analyse, balanceOf, repairsOf, type Analysis, type ClassContext } from '@wrenfern/core';
+import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Plan } from '@wrenfern/core/plan/plan';
+import type { CoverageLine } from '@wrenfern/core/review/coverage';
+import type { Finding, Repair } from '@wrenfern/core/review/rule';
 import type { WholeClass } from './api-types.ts';
-import { catalogue } from './catalogue.ts';
 
 type Known = Pick<WholeClass, 'pace' | 'machines' | 'cupboard' | 'attendees' | 'day' | 'familiar'>;
 
@@ -17,6 +19,21 @@ export function contextOf(known: Known): ClassContext {
 }
 
 /** Everything that follows from a class as it stands, or as it is being edited. */
-export function analyseClass(known: Known, plan: Plan): Analysis {
+export function analyseClass(known: Known, plan: Plan, catalogue: Catalogue): Analysis {
   return analyse(plan, catalogue, contextOf(known));
+}
+
+/** What would settle one of its findings. */
+export function repairsIn(
+  known: Known,
+  plan: Plan,
+  catalogue: Catalogue,
+  finding: Finding,
+): readonly Repair[] {
+  return repairsOf(plan, catalogue, contextOf(known), finding);
+}
+
+/** What it is made of, against the targets of its school. */
+export function balanceIn(known: Known, plan: Plan, catalogue: Catalogue): CoverageLine[] {
+  return balanceOf(plan, catalogue, contextOf(known));
 }

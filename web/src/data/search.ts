@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink';
+import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { SearchContext, SearchWorker } from '../workers/search-worker.ts';
 import type { WholeClass } from './api-types.ts';
-import { ownExercises } from './catalogue.ts';
 import { contextOf } from './class-analysis.ts';
 
 let remote: Remote<SearchWorker> | undefined;
@@ -15,10 +15,10 @@ export function searchWorker(): Remote<SearchWorker> {
 }
 
 /** What a search knows of a class. */
-export function searchContext(lesson: WholeClass): SearchContext {
+export function searchContext(lesson: WholeClass, own: readonly Exercise[]): SearchContext {
   const { pace, familiar } = contextOf(lesson);
   return {
-    own: ownExercises(),
+    own,
     attendees: lesson.attendees,
     day: lesson.day,
     timing: {

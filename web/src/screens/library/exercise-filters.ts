@@ -8,7 +8,7 @@ import {
 } from '@wrenfern/core/movement/vocabulary';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { DEMAND_WORDS } from '@wrenfern/core/people/cautions';
-import { isBuiltIn } from '../../data/catalogue.ts';
+import { isBuiltIn } from '../../data/catalogue.tsx';
 import { plainLengthS } from '@wrenfern/core/plan/timing/plain-length';
 import {
   BODY_PART_WORDS,

@@ -7,7 +7,7 @@ import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { VIEWS, type View } from '@wrenfern/core/movement/pose';
 import { cautionsAgainst, tellOpen } from '@wrenfern/core/people/cautions-against';
 import { NotFound } from '../../app/error-page.tsx';
-import { catalogue, isBuiltIn } from '../../data/catalogue.ts';
+import { isBuiltIn, useCatalogue } from '../../data/catalogue.tsx';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { saveFile } from '../../parts/save-file.ts';
 import { ToggleChip } from '../../parts/chip.tsx';
@@ -23,6 +23,7 @@ import { Ladder } from './ladder.tsx';
 
 /** One exercise: its ladder side by side, and everything a teacher says about it. */
 export function Component() {
+  const catalogue = useCatalogue();
   const { slug = '' } = useParams();
   const exercise = catalogue.get(slug);
   if (!exercise) return <NotFound />;
@@ -177,6 +178,7 @@ function List({ items }: { items: string[] }) {
 }
 
 function Slugs({ words, slugs }: { words: string; slugs: readonly string[] }) {
+  const catalogue = useCatalogue();
   if (slugs.length === 0) return null;
   return (
     <p>

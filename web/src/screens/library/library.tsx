@@ -6,7 +6,7 @@ import { Link, useSearchParams } from 'react-router';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import { standardOption, type Exercise } from '@wrenfern/core/movement/exercise';
 import { searchCatalogue } from '@wrenfern/core/movement/search';
-import { catalogue, isBuiltIn } from '../../data/catalogue.ts';
+import { isBuiltIn, useCatalogue } from '../../data/catalogue.tsx';
 import { Button } from '../../parts/button.tsx';
 import { petalsOf } from '../../parts/directions.ts';
 import { inputClass } from '../../parts/field.tsx';
@@ -36,6 +36,7 @@ const LEAST_CARD_WIDTH = 230;
 
 /** Every exercise, by what one looks for. The filters stand in the address, so that they can be kept. */
 export function Component() {
+  const catalogue = useCatalogue();
   const [search, setSearch] = useSearchParams();
   const get = (key: string) => search.get(key) ?? '';
   const set = (key: string, value: string) => {
@@ -57,7 +58,7 @@ export function Component() {
           return !value || fits(exercise, value);
         }),
       ),
-    [search],
+    [search, catalogue],
   );
   const [open, setOpen] = useState(false);
   const narrowed = [...search.keys()].length > 0;

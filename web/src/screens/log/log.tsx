@@ -11,6 +11,7 @@ import {
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { useLesson } from '../../app/class-shell.tsx';
 import type { ClassNote, WholeClass } from '../../data/api-types.ts';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { useClassEvents, useClassNote, useSession } from '../../data/hooks.ts';
 import { saveMerged } from '../../data/save-merged.ts';
@@ -22,6 +23,7 @@ import { Empty, Failed, Loading } from '../../parts/states.tsx';
 
 /** A taught class: what was planned beside what it really took. */
 export function Component() {
+  const catalogue = useCatalogue();
   const { lesson } = useLesson();
   const events = useClassEvents(lesson.id);
   // A class that still runs is shown as it stood when the page was opened.
@@ -29,10 +31,10 @@ export function Component() {
   const summary = useMemo(() => {
     if (!events.data) return undefined;
     // The plan as it was taught: what is planned since is another class.
-    const { timeline } = analyseClass(lesson, events.data.taught?.plan ?? lesson.plan);
+    const { timeline } = analyseClass(lesson, events.data.taught?.plan ?? lesson.plan, catalogue);
     const pressed = events.data.pressed.map(({ event }) => event);
     return summariseClass(timeline, pressed, openedAtMs);
-  }, [lesson, events.data, openedAtMs]);
+  }, [lesson, events.data, openedAtMs, catalogue]);
   if (events.error && !events.data) {
     return <Failed error={events.error} retry={() => void events.mutate()} />;
   }

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
 import { useLesson } from '../../app/class-shell.tsx';
 import type { BookedPerson } from '../../data/api-types.ts';
-import { catalogue } from '../../data/catalogue.ts';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { ToggleChip } from '../../parts/chip.tsx';
 import { Empty } from '../../parts/states.tsx';
@@ -12,9 +12,10 @@ import { WhoComes } from './who-comes.tsx';
 
 /** People against exercises: who starts where, and why. */
 export function Component() {
+  const catalogue = useCatalogue();
   const { lesson } = useLesson();
   const [onlyOpen, setOnlyOpen] = useState(false);
-  const analysis = useMemo(() => analyseClass(lesson, lesson.plan), [lesson]);
+  const analysis = useMemo(() => analyseClass(lesson, lesson.plan, catalogue), [lesson, catalogue]);
   const items = exerciseItemsOf(lesson.plan);
   const isOpen = (booked: BookedPerson) =>
     [...(analysis.options.choices.get(booked.person.id)?.values() ?? [])].some(

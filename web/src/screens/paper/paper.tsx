@@ -1,13 +1,15 @@
 import { ArrowLeft, Printer } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { runSheet } from '@wrenfern/core/formats/run-sheet';
 import { cueCardsHtml, runSheetHtml } from '@wrenfern/core/formats/run-sheet-html';
 import { setUpListHtml } from '@wrenfern/core/formats/set-up-list-html';
 import { LostPage } from '../../app/error-page.tsx';
 import { RequireSession } from '../../app/shell.tsx';
 import type { WholeClass } from '../../data/api-types.ts';
-import { catalogue } from '../../data/catalogue.ts';
+
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { useClass, useSession } from '../../data/hooks.ts';
 import { RequestProblem } from '../../data/request.ts';
@@ -48,9 +50,10 @@ function Paper({ lesson }: { lesson: WholeClass }) {
   const [form, setForm] = useState<Form>('sheet');
   const [withNames, setWithNames] = useState(false);
   const frame = useRef<HTMLIFrameElement>(null);
+  const catalogue = useCatalogue();
   const html = useMemo(
-    () => withFonts(paperOf(lesson, zone, form, withNames)),
-    [lesson, zone, form, withNames],
+    () => withFonts(paperOf(lesson, catalogue, zone, form, withNames)),
+    [lesson, catalogue, zone, form, withNames],
   );
   return (
     <main className="flex h-dvh flex-col">
@@ -94,12 +97,18 @@ function Paper({ lesson }: { lesson: WholeClass }) {
   );
 }
 
-function paperOf(lesson: WholeClass, zone: string, form: Form, withNames: boolean): string {
+function paperOf(
+  lesson: WholeClass,
+  catalogue: Catalogue,
+  zone: string,
+  form: Form,
+  withNames: boolean,
+): string {
   const start = new Date(lesson.startsAt).getTime();
   const sheet = runSheet({
     plan: lesson.plan,
     catalogue,
-    analysis: analyseClass(lesson, lesson.plan),
+    analysis: analyseClass(lesson, lesson.plan, catalogue),
     machines: lesson.machines,
     when: `${showDay(lesson.startsAt, zone)}, ${showTimeOfDay(lesson.startsAt, zone)}`,
     clock: (atS) => showTimeOfDay(new Date(start + atS * 1000).toISOString(), zone),

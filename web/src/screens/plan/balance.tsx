@@ -1,9 +1,12 @@
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import type { CoverageLine } from '@wrenfern/core/review/coverage';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
+import { useLesson } from '../../app/class-shell.tsx';
+import { useCatalogue } from '../../data/catalogue.tsx';
+import { balanceIn } from '../../data/class-analysis.ts';
 import { Sheet } from '../../parts/dialog.tsx';
-import { useEditor, usePlanScreen } from './plan-context.tsx';
+import { useEditor } from './plan-context.tsx';
 
 const GROUPS = [
   'directions',
@@ -37,12 +40,13 @@ export function Balance({ children }: { children: ReactNode }) {
 }
 
 function Lines() {
-  const { analysis } = usePlanScreen();
-  const school = useEditor((editor) => editor.plan.school);
-  const lines = analysis.balance();
+  const { lesson } = useLesson();
+  const catalogue = useCatalogue();
+  const plan = useEditor((editor) => editor.plan);
+  const lines = useMemo(() => balanceIn(lesson, plan, catalogue), [lesson, plan, catalogue]);
   return (
     <div className="flex flex-col gap-4">
-      <p className="text-soft">School: {rulesOf(school).name}. Targets are common practice.</p>
+      <p className="text-soft">School: {rulesOf(plan.school).name}. Targets are common practice.</p>
       {GROUPS.map((group) => {
         const own = lines.filter((line) => line.group === group);
         const most = Math.max(

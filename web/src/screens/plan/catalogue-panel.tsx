@@ -4,13 +4,14 @@ import { clsx } from 'clsx';
 import { Plus } from 'lucide-react';
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { toast } from 'sonner';
+import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { standardOption, type Exercise } from '@wrenfern/core/movement/exercise';
 import { chooseOption } from '@wrenfern/core/people/choose-option';
 import { newItem } from '@wrenfern/core/review/running-order';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { ExerciseItem, Plan } from '@wrenfern/core/plan/plan';
 import type { BookedPerson } from '../../data/api-types.ts';
-import { catalogue } from '../../data/catalogue.ts';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { plainLengthS } from '@wrenfern/core/plan/timing/plain-length';
 import { ToggleChip } from '../../parts/chip.tsx';
 import { inputClass } from '../../parts/field.tsx';
@@ -34,20 +35,21 @@ const CARD_PX = 76;
 
 /** What can be added: search, filters, drag or press Enter. */
 export function CataloguePanel({ day, searchId }: { day: string; searchId: string }) {
+  const catalogue = useCatalogue();
   const [query, setQuery] = useState('');
   const [on, setOn] = useState<ReadonlySet<FilterId>>(new Set());
   const [active, setActive] = useState(0);
   const { attendees, editor } = usePlanScreen();
   const plan = useEditor((editor) => editor.plan);
-  const typed = useMemo(() => readTyped(query, catalogue), [query]);
+  const typed = useMemo(() => readTyped(query, catalogue), [query, catalogue]);
   const found = useMemo(
     () =>
       typed.found.filter(
         (exercise) =>
           exercise.machine === plan.machine &&
-          [...on].every((filter) => passes(filter, exercise, plan, attendees, day)),
+          [...on].every((filter) => passes(filter, exercise, { plan, attendees, day, catalogue })),
       ),
-    [typed, on, plan, attendees, day],
+    [typed, on, plan, attendees, day, catalogue],
   );
   const scroller = useRef<HTMLDivElement>(null);
   // eslint-disable-next-line react-hooks/incompatible-library -- the list is small to render and never memoised
@@ -224,12 +226,17 @@ function Card({ id, exercise, seconds, isActive }: CardProps) {
 
 const SHORT_S = 180;
 
+interface Around {
+  plan: Plan;
+  attendees: readonly BookedPerson[];
+  day: string;
+  catalogue: Catalogue;
+}
+
 function passes(
   filter: FilterId,
   exercise: Exercise,
-  plan: Plan,
-  attendees: readonly BookedPerson[],
-  day: string,
+  { plan, attendees, day, catalogue }: Around,
 ): boolean {
   switch (filter) {
     case 'suits':

@@ -5,6 +5,7 @@ import type { Finding } from '@wrenfern/core/review/rule';
 import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { WholeClass } from '../../data/api-types.ts';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { Sheet } from '../../parts/dialog.tsx';
 import { Rose } from '../../parts/rose.tsx';
@@ -35,9 +36,10 @@ export function ComparePlans({
 }
 
 function Sides({ lesson, one, other }: { lesson: WholeClass; one: Version; other: Version }) {
+  const catalogue = useCatalogue();
   const [first, second] = useMemo(
-    () => [analyseClass(lesson, one.plan), analyseClass(lesson, other.plan)],
-    [lesson, one.plan, other.plan],
+    () => [analyseClass(lesson, one.plan, catalogue), analyseClass(lesson, other.plan, catalogue)],
+    [lesson, one.plan, other.plan, catalogue],
   );
   const { added, settled } = compareFindings(first.findings, second.findings);
   return (

@@ -1,17 +1,22 @@
+import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Clash } from '@wrenfern/core/merge/merge-three';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { describeDose, Dose } from '@wrenfern/core/movement/dose';
 import { Item, itemsOf, type Plan } from '@wrenfern/core/plan/plan';
-import { catalogue } from '../../data/catalogue.ts';
+
 import { ClashesDialog, showValue, tellClash, type ToldClash } from '../../parts/clashes.tsx';
 import { useEditor } from './plan-context.tsx';
 
 /** Somebody else changed the same place of the plan and saved first. */
 export function ConflictDialog() {
+  const catalogue = useCatalogue();
   const save = useEditor((editor) => editor.save);
   const mine = useEditor((editor) => editor.plan);
   const settle = useEditor((editor) => editor.settle);
   if (save.status !== 'conflict') return null;
-  const clashes = save.clashes.map((clash) => tellPlanClash(clash, [mine, save.theirs.value]));
+  const clashes = save.clashes.map((clash) =>
+    tellPlanClash(clash, [mine, save.theirs.value], catalogue),
+  );
   return <ClashesDialog what="This class" clashes={clashes} choose={settle} />;
 }
 
@@ -28,11 +33,11 @@ const FIELDS = new Map([
 ]);
 
 /** A place in a plan by the names of its parts and exercises. */
-function tellPlanClash(clash: Clash, plans: readonly Plan[]): ToldClash {
+function tellPlanClash(clash: Clash, plans: readonly Plan[], catalogue: Catalogue): ToldClash {
   const names = new Map(
     plans.flatMap((plan) => [
       ...plan.segments.map(({ id, name }) => [id, name] as const),
-      ...itemsOf(plan).map((item) => [item.id, nameOf(item)] as const),
+      ...itemsOf(plan).map((item) => [item.id, nameOf(item, catalogue)] as const),
     ]),
   );
   const last = clash.path.at(-1);
@@ -42,21 +47,21 @@ function tellPlanClash(clash: Clash, plans: readonly Plan[]): ToldClash {
     .filter((word) => word !== undefined);
   return {
     where: where.length > 0 ? where.join(', ') : tellClash(clash).where,
-    mine: showPart(clash.mine),
-    theirs: showPart(clash.theirs),
+    mine: showPart(clash.mine, catalogue),
+    theirs: showPart(clash.theirs, catalogue),
   };
 }
 
-function showPart(value: unknown): string {
+function showPart(value: unknown, catalogue: Catalogue): string {
   if (value === undefined) return 'taken out';
   const dose = Dose.safeParse(value);
   if (dose.success) return describeDose(dose.data);
   const item = Item.safeParse(value);
-  if (item.success) return nameOf(item.data);
-  if (Array.isArray(value)) return value.map(showPart).join('\n');
+  if (item.success) return nameOf(item.data, catalogue);
+  if (Array.isArray(value)) return value.map((part) => showPart(part, catalogue)).join('\n');
   return showValue(value);
 }
 
-function nameOf(item: Item): string {
+function nameOf(item: Item, catalogue: Catalogue): string {
   return item.kind === 'pause' ? item.label : catalogue.require(item.exercise).name;
 }

@@ -1,6 +1,9 @@
 import { clsx } from 'clsx';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
+import { useLesson } from '../../app/class-shell.tsx';
+import { useCatalogue } from '../../data/catalogue.tsx';
+import { repairsIn } from '../../data/class-analysis.ts';
 import type { Finding, Repair } from '@wrenfern/core/review/rule';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { Analysis } from '@wrenfern/core';
@@ -87,13 +90,25 @@ export function FindingsStrip() {
   );
 }
 
+/** What would settle it; nothing for whoever may only look. */
+function useRepairs(finding: Finding): readonly Repair[] {
+  const { lesson } = useLesson();
+  const catalogue = useCatalogue();
+  const { editor, mayEdit } = usePlanScreen();
+  // A finding is made anew with each change of the plan: proven once for each.
+  return useMemo(
+    () => (mayEdit ? repairsIn(lesson, editor.getState().plan, catalogue, finding) : []),
+    [mayEdit, lesson, editor, catalogue, finding],
+  );
+}
+
 /** One finding: what, why, and what would settle it, to the last word. */
 function FindingCard({ finding, children }: { finding: Finding; children: ReactNode }) {
   const edit = useEditor((editor) => editor.edit);
   const select = useEditor((editor) => editor.select);
   const focus = useEditor((editor) => editor.focusFinding);
   const { mayEdit } = usePlanScreen();
-  const repairs = useMemo(() => (mayEdit ? finding.repairs() : []), [mayEdit, finding]);
+  const repairs = useRepairs(finding);
   return (
     <article
       className={clsx(

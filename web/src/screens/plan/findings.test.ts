@@ -17,7 +17,6 @@ const finding = (key: string, kind: RuleKind, binding: boolean): Finding => ({
   key,
   itemIds: [],
   sentence: key,
-  repairs: () => [],
 });
 const all = [
   finding('a', 'order', true),

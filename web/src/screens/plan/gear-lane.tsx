@@ -5,7 +5,7 @@ import { showClock } from '@wrenfern/core/plan/show-time';
 import type { GearBlock } from '@wrenfern/core/room/gear-blocks';
 import { GEAR_PART_WORDS, gearWords } from '@wrenfern/core/room/gear-words';
 import { springName, springsShort, stepSprings } from '@wrenfern/core/room/machines';
-import { catalogue } from '../../data/catalogue.ts';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { Button } from '../../parts/button.tsx';
 import { GearFields } from '../../parts/gear-fields.tsx';
 import { setGearOf } from './gear-edits.ts';
@@ -126,6 +126,7 @@ function OthersSprings({ gear }: { gear: Gear }) {
 }
 
 function BlockForm({ block }: { block: GearBlock }) {
+  const catalogue = useCatalogue();
   const { analysis, machines } = usePlanScreen();
   const plan = useEditor((editor) => editor.plan);
   const edit = useEditor((editor) => editor.edit);

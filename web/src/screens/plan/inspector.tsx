@@ -15,7 +15,7 @@ import { schoolWords } from '@wrenfern/core/plan/school-words';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { doseOf } from '@wrenfern/core/plan/usual';
 import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
-import { catalogue } from '../../data/catalogue.ts';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { Button } from '../../parts/button.tsx';
 import { Field, inputClass } from '../../parts/field.tsx';
 import { Figure } from '../../parts/figure.tsx';
@@ -106,6 +106,7 @@ const TEACHING = [
 ] as const;
 
 function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedItem }) {
+  const catalogue = useCatalogue();
   const edit = useEditor((editor) => editor.edit);
   const exercise = catalogue.require(item.exercise);
   const option = exercise.options[(timed.option ?? 1) - 1];
@@ -163,6 +164,7 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
 }
 
 function OptionList({ item, exercise }: { item: ExerciseItem; exercise: Exercise }) {
+  const catalogue = useCatalogue();
   const edit = useEditor((editor) => editor.edit);
   const { analysis, attendees } = usePlanScreen();
   const offered = offeredOptions(item, exercise);
@@ -234,6 +236,7 @@ function OptionList({ item, exercise }: { item: ExerciseItem; exercise: Exercise
 }
 
 function WhyHere({ exercise, timed }: { exercise: Exercise; timed: TimedItem }) {
+  const catalogue = useCatalogue();
   const { analysis } = usePlanScreen();
   const own = analysis.findings.filter((finding) => finding.itemIds.includes(timed.itemId));
   const before = analysis.timeline.items.filter((item) => item.startS < timed.startS);

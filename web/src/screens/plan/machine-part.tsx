@@ -3,7 +3,7 @@ import type { Machine } from '@wrenfern/core/movement/vocabulary';
 import { listWords } from '@wrenfern/core/movement/words';
 import { notOn } from '@wrenfern/core/plan/empty-plan';
 import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
-import { catalogue } from '../../data/catalogue.ts';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { Button } from '../../parts/button.tsx';
 import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
 import { useEditor } from './plan-context.tsx';
@@ -15,6 +15,7 @@ const MACHINES: { value: Machine; name: string }[] = [
 
 /** What the class is on. Changing over names what does not exist there, before anything is left out. */
 export function MachinePart() {
+  const catalogue = useCatalogue();
   const plan = useEditor((editor) => editor.plan);
   const edit = useEditor((editor) => editor.edit);
   const [wanted, setWanted] = useState<Machine>();

@@ -8,7 +8,7 @@ import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { COST_IDS } from '@wrenfern/core/plan/school';
 import type { WholeClass } from '../../data/api-types.ts';
-import { catalogue } from '../../data/catalogue.ts';
+import { useCatalogue, useKnownExercises } from '../../data/catalogue.tsx';
 import { sentenceOf } from '../../data/request.ts';
 import { searchContext, searchWorker } from '../../data/search.ts';
 import { Button } from '../../parts/button.tsx';
@@ -31,6 +31,7 @@ interface Locks {
 
 /** The best running order: as a list of moves, each with what it gains, taken singly or together. */
 export function OrderPanel({ lesson, trigger }: { lesson: WholeClass; trigger: ReactNode }) {
+  const { own } = useKnownExercises();
   const plan = useEditor((editor) => editor.plan);
   const edit = useEditor((editor) => editor.edit);
   const [isOpen, setOpen] = useState(false);
@@ -48,7 +49,7 @@ export function OrderPanel({ lesson, trigger }: { lesson: WholeClass; trigger: R
     try {
       const result = await searchWorker().order(
         of,
-        searchContext(lesson),
+        searchContext(lesson, own),
         { pinned: [...under.pinned], joined: [...under.joined], partsStay: under.partsStay },
         proxy((step: OrderStep) => {
           if (newest.current === mine) setState({ status: 'searching', step });
@@ -267,6 +268,7 @@ function LockList({
   locks: Locks;
   onChange: (locks: Locks) => void;
 }) {
+  const catalogue = useCatalogue();
   const toggle = (set: ReadonlySet<string>, id: string) => {
     const next = new Set(set);
     if (!next.delete(id)) next.add(id);

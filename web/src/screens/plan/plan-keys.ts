@@ -1,6 +1,6 @@
-import { useEffect } from 'react';
+import { useEffect, useEffectEvent } from 'react';
 import type { StoreApi } from 'zustand/vanilla';
-import type { Finding } from '@wrenfern/core/review/rule';
+import type { Finding, Repair } from '@wrenfern/core/review/rule';
 import { itemsOf } from '@wrenfern/core/plan/plan';
 import type { KeyHint } from '../../app/keys-help.tsx';
 import { isTyping } from '../../app/typing.ts';
@@ -26,7 +26,12 @@ export const PLAN_KEYS: readonly KeyHint[] = [
 ];
 
 /** The keys of the Plan screen; fields keep theirs. */
-export function usePlanKeys(editor: StoreApi<PlanEditor>, findings: readonly Finding[]): void {
+export function usePlanKeys(
+  editor: StoreApi<PlanEditor>,
+  findings: readonly Finding[],
+  repairsOf: (finding: Finding) => readonly Repair[],
+): void {
+  const repairs = useEffectEvent(repairsOf);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.defaultPrevented) return;
@@ -40,7 +45,7 @@ export function usePlanKeys(editor: StoreApi<PlanEditor>, findings: readonly Fin
       }
       if (isCommand) return;
       const state = editor.getState();
-      if (act(state, event) || settle(state, event, findings)) event.preventDefault();
+      if (act(state, event) || settle(state, event, findings, repairs)) event.preventDefault();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
@@ -48,7 +53,12 @@ export function usePlanKeys(editor: StoreApi<PlanEditor>, findings: readonly Fin
 }
 
 /** Steps through what is left to settle, and takes repairs by their number. */
-function settle(editor: PlanEditor, event: KeyboardEvent, findings: readonly Finding[]): boolean {
+function settle(
+  editor: PlanEditor,
+  event: KeyboardEvent,
+  findings: readonly Finding[],
+  repairsOf: (finding: Finding) => readonly Repair[],
+): boolean {
   if (event.altKey) return false;
   if (event.key === 'n' || event.key === 'p') {
     const next = stepFinding(findings, editor.focusedFinding, event.key === 'n' ? 1 : -1);
@@ -60,7 +70,8 @@ function settle(editor: PlanEditor, event: KeyboardEvent, findings: readonly Fin
   const number = Number(event.key);
   if (number < 1 || number > 3 || event.key.trim() === '') return false;
   const open = findings.find((finding) => findingId(finding) === editor.focusedFinding);
-  const repair = (open ?? findings[0])?.repairs()[number - 1];
+  const finding = open ?? findings[0];
+  const repair = finding && repairsOf(finding)[number - 1];
   if (!repair) return false;
   editor.edit(repair.edit);
   return true;

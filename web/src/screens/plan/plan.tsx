@@ -18,15 +18,16 @@ import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { useStore } from 'zustand';
 import { useSWRConfig } from 'swr';
+import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Analysis } from '@wrenfern/core';
 import { applyEdit, type Edit } from '@wrenfern/core/plan/edits';
 import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { useLesson } from '../../app/class-shell.tsx';
 import { KeysHelp } from '../../app/keys-help.tsx';
 import type { WholeClass } from '../../data/api-types.ts';
-import { catalogue } from '../../data/catalogue.ts';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import type { Unsaved } from '../../data/autosave.ts';
-import { analyseClass } from '../../data/class-analysis.ts';
+import { analyseClass, repairsIn } from '../../data/class-analysis.ts';
 import { useSession } from '../../data/hooks.ts';
 import { request } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
@@ -86,6 +87,7 @@ function startEditor(
 }
 
 function PlanScreen({ lesson }: { lesson: WholeClass }) {
+  const catalogue = useCatalogue();
   const { mutate } = useSWRConfig();
   const isReader = useSession().data?.user.role === 'reader';
   const [found] = useState(() => findDraft(lesson.id));
@@ -106,7 +108,7 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
   );
   const plan = useStore(editor, (state: PlanEditor) => state.plan);
   const selectedId = useStore(editor, (state: PlanEditor) => state.selectedId);
-  const analysis = useMemo(() => analyseClass(lesson, plan), [lesson, plan]);
+  const analysis = useMemo(() => analyseClass(lesson, plan, catalogue), [lesson, plan, catalogue]);
   const [preview, setPreview] = useState<Analysis>();
   const screen = useMemo(
     () => ({
@@ -121,9 +123,11 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
   );
   const previewDrop = (edit: Edit | undefined) => {
     const result = edit && applyEdit(editor.getState().plan, edit);
-    setPreview(result?.ok ? analyseClass(lesson, result.plan) : undefined);
+    setPreview(result?.ok ? analyseClass(lesson, result.plan, catalogue) : undefined);
   };
-  usePlanKeys(editor, analysis.findings);
+  usePlanKeys(editor, analysis.findings, (finding) =>
+    repairsIn(lesson, editor.getState().plan, catalogue, finding),
+  );
   useSaveOnLeave(editor);
   useWalk(plan.machine);
   return (
@@ -205,6 +209,7 @@ function DragArea({
   onHold: (edit: Edit | undefined) => void;
   children: React.ReactNode;
 }) {
+  const catalogue = useCatalogue();
   const [dragged, setDragged] = useState<string>();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -235,7 +240,7 @@ function DragArea({
     <DndContext
       sensors={sensors}
       collisionDetection={collide}
-      accessibility={{ announcements: announce(editor) }}
+      accessibility={{ announcements: announce(editor, catalogue) }}
       onDragStart={({ active }) => setDragged(String(active.id))}
       onDragOver={(event) => onHold(editOf(event))}
       onDragCancel={letGo}
@@ -254,8 +259,11 @@ function DragArea({
 }
 
 /** What a screen reader hears while something is dragged. */
-function announce(editor: ReturnType<typeof createPlanEditor>): Announcements {
-  const name = (id: UniqueIdentifier) => nameOf(editor.getState().plan, String(id));
+function announce(
+  editor: ReturnType<typeof createPlanEditor>,
+  catalogue: Catalogue,
+): Announcements {
+  const name = (id: UniqueIdentifier) => nameOf(editor.getState().plan, catalogue, String(id));
   return {
     onDragStart: ({ active }) => `${name(active.id)} lifted.`,
     onDragOver: ({ active, over }) =>
@@ -266,7 +274,7 @@ function announce(editor: ReturnType<typeof createPlanEditor>): Announcements {
   };
 }
 
-function nameOf(plan: Plan, id: string): string {
+function nameOf(plan: Plan, catalogue: Catalogue, id: string): string {
   const slug = slugOf(id);
   if (slug) return catalogue.get(slug)?.name ?? slug;
   const segment = plan.segments.find((each) => headerId(each.id) === id);

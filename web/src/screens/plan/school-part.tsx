@@ -5,6 +5,7 @@ import { RULES, rulesInForce } from '@wrenfern/core/review/rules';
 import type { School } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { useLesson } from '../../app/class-shell.tsx';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { Button } from '../../parts/button.tsx';
 import { Select } from '../../parts/select.tsx';
@@ -19,6 +20,7 @@ interface Difference extends Change {
 
 /** The school of the class, what follows from it, and what changing it has changed. */
 export function SchoolPart() {
+  const catalogue = useCatalogue();
   const { lesson } = useLesson();
   const { analysis } = usePlanScreen();
   const plan = useEditor((editor) => editor.plan);
@@ -27,7 +29,7 @@ export function SchoolPart() {
   const rules = rulesOf(plan.school);
   const inForce = rulesInForce(RULES, rules);
   const change = (school: School) => {
-    const after = analyseClass(lesson, { ...plan, school });
+    const after = analyseClass(lesson, { ...plan, school }, catalogue);
     setDifference({
       from: rules.name,
       moreS: after.timeline.totalS - analysis.timeline.totalS,

@@ -9,7 +9,7 @@ import { rulesOf } from '@wrenfern/core/plan/schools';
 import { describeItemDose } from '@wrenfern/core/plan/variants';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
-import { catalogue } from '../../data/catalogue.ts';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { Figure } from '../../parts/figure.tsx';
 import { Frond } from '../../parts/frond.tsx';
 import { flatIds, headerId, rowId } from './drag.ts';
@@ -223,6 +223,7 @@ function ExerciseWords({
   height: number;
   mark: Mark | undefined;
 }) {
+  const catalogue = useCatalogue();
   const exercise = catalogue.require(item.exercise);
   const option = exercise.options[(timed.option ?? 1) - 1];
   const school = useEditor((editor) => editor.plan.school);

@@ -6,7 +6,7 @@ import { gearWords, GEAR_PART_WORDS, partWords } from '@wrenfern/core/room/gear-
 import { springName, stepSprings } from '@wrenfern/core/room/machines';
 import { safetyWords } from '@wrenfern/core/room/safety-words';
 import type { WholeClass } from '../../data/api-types.ts';
-import { catalogue } from '../../data/catalogue.ts';
+import { useCatalogue } from '../../data/catalogue.tsx';
 
 interface GearProps {
   lesson: WholeClass;
@@ -19,6 +19,7 @@ const blockOf = (gear: readonly GearBlock[], itemId: string) =>
 
 /** How the machines are set now, whose springs differ, and what is said for safety. */
 export function GearNow({ lesson, analysis, now }: GearProps) {
+  const catalogue = useCatalogue();
   const { machines } = lesson;
   const block = blockOf(analysis.gear, now.item.itemId);
   if (!block) return null;

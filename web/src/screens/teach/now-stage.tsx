@@ -5,7 +5,7 @@ import type { SchoolRules } from '@wrenfern/core/plan/school';
 import { schoolWords } from '@wrenfern/core/plan/school-words';
 import type { NowView } from '@wrenfern/core/live/run-class';
 import { showClock } from '@wrenfern/core/plan/show-time';
-import { catalogue } from '../../data/catalogue.ts';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { MovingFigure } from '../../parts/moving-figure.tsx';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
 
@@ -34,6 +34,7 @@ export function NowStage({
   /** What there is to do while nobody exercises. */
   pause: ReactNode;
 }) {
+  const catalogue = useCatalogue();
   const exercise = now.item.exercise ? catalogue.get(now.item.exercise) : undefined;
   // A variant that is being done shows itself, not the first one of its series.
   const option = exercise?.options[(now.part?.variant ?? now.item.option ?? 1) - 1];

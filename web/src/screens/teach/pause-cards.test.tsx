@@ -1,5 +1,6 @@
 import { render, within } from '@testing-library/react';
 import { expect, it } from 'vitest';
+import { builtInCatalogue } from '@wrenfern/library';
 import { viewNow, runClass } from '@wrenfern/core/live/run-class';
 import { Plan } from '@wrenfern/core/plan/plan';
 import { analyseClass } from '../../data/class-analysis.ts';
@@ -29,7 +30,7 @@ const PLAN = Plan.parse({
 /** The class at the beginning of an item, as its teacher sees it. */
 function at(itemId: string) {
   const lesson = makeLesson({ id: `pause-${itemId}`, plan: PLAN });
-  const analysis = analyseClass(lesson, PLAN);
+  const analysis = analyseClass(lesson, PLAN, builtInCatalogue);
   const state = runClass(
     analysis.timeline,
     [

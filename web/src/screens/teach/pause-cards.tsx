@@ -1,3 +1,4 @@
+import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Analysis } from '@wrenfern/core';
 import { optionOf } from '@wrenfern/core/movement/exercise';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
@@ -9,7 +10,7 @@ import { describeItemDose } from '@wrenfern/core/plan/variants';
 import { gearWords } from '@wrenfern/core/room/gear-words';
 import type { ReactNode } from 'react';
 import type { WholeClass } from '../../data/api-types.ts';
-import { catalogue } from '../../data/catalogue.ts';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { Figure } from '../../parts/figure.tsx';
 import { versionTitle } from '../../parts/version-title.ts';
 
@@ -55,6 +56,7 @@ export function PauseCards({ lesson, analysis, now }: PauseProps) {
 
 /** Beside a pause: what comes, and who begins it where. */
 export function ThenCard({ lesson, analysis, now }: PauseProps) {
+  const catalogue = useCatalogue();
   const coming = now.item.kind === 'pause' ? comingUp(analysis, now) : undefined;
   const exercise = coming && catalogue.get(coming.exercise ?? '');
   if (!coming || !exercise) return null;
@@ -82,11 +84,13 @@ export function ThenCard({ lesson, analysis, now }: PauseProps) {
         className="my-2 h-auto w-full max-sm:hidden"
       />
       <ul className="flex flex-col gap-1">
-        {whoBegins(lesson, analysis, coming.itemId, exercise.slug).map(({ way, people }) => (
-          <li key={way}>
-            {way} <span className="text-soft">{people}</span>
-          </li>
-        ))}
+        {whoBegins(lesson, analysis, catalogue, coming.itemId, exercise.slug).map(
+          ({ way, people }) => (
+            <li key={way}>
+              {way} <span className="text-soft">{people}</span>
+            </li>
+          ),
+        )}
       </ul>
     </section>
   );
@@ -110,7 +114,13 @@ function propsFor(analysis: Analysis, itemId: string | undefined): string[] {
 }
 
 /** Ways of the item that comes, the easiest first, with first names. */
-function whoBegins(lesson: WholeClass, analysis: Analysis, itemId: string, slug: string) {
+function whoBegins(
+  lesson: WholeClass,
+  analysis: Analysis,
+  catalogue: Catalogue,
+  itemId: string,
+  slug: string,
+) {
   const names = new Map(
     lesson.attendees.map(({ person }) => [person.id, person.name.split(' ')[0] ?? person.name]),
   );

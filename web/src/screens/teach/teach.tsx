@@ -5,6 +5,7 @@ import { Link, useParams } from 'react-router';
 import { LostPage } from '../../app/error-page.tsx';
 import { RequireSession } from '../../app/shell.tsx';
 import type { EventsRead, WholeClass } from '../../data/api-types.ts';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { useClass, useClassEvents } from '../../data/hooks.ts';
 import { RequestProblem } from '../../data/request.ts';
@@ -73,7 +74,8 @@ interface TeachProps {
 }
 
 function Teach({ lesson, known, onStarted }: TeachProps) {
-  const analysis = useMemo(() => analyseClass(lesson, lesson.plan), [lesson]);
+  const catalogue = useCatalogue();
+  const analysis = useMemo(() => analyseClass(lesson, lesson.plan, catalogue), [lesson, catalogue]);
   const { timeline } = analysis;
   const { id: classId, revision } = lesson;
   const run = useRun({ classId, revision, timeline, known, onStarted });

@@ -1,4 +1,5 @@
 import { Popover } from 'radix-ui';
+import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Analysis } from '@wrenfern/core';
 import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 import type { View } from '@wrenfern/core/movement/pose';
@@ -9,7 +10,7 @@ import { rulesOf } from '@wrenfern/core/plan/schools';
 import { describeItemDose } from '@wrenfern/core/plan/variants';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { WholeClass } from '../../data/api-types.ts';
-import { catalogue } from '../../data/catalogue.ts';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { Button } from '../../parts/button.tsx';
 import { Figure } from '../../parts/figure.tsx';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
@@ -70,6 +71,7 @@ function runningVersions({ lesson, analysis, run, now }: AsideProps): Running[] 
 }
 
 function Versions(props: AsideProps) {
+  const catalogue = useCatalogue();
   const { now, run } = props;
   const exercise = catalogue.get(now.item.exercise ?? '');
   if (!exercise) return null;
@@ -77,7 +79,7 @@ function Versions(props: AsideProps) {
   return (
     <ul className="flex flex-col gap-2">
       {versions.map(({ choice, people }) => {
-        const { name, option, view } = look(props, choice, exercise);
+        const { name, option, view } = look(props, catalogue, choice, exercise);
         return (
           <li
             key={`${choice.kind} ${name}`}
@@ -112,6 +114,7 @@ function Versions(props: AsideProps) {
 /** A version as it is told; of a series, the figure is of what is being done. */
 function look(
   { lesson, now }: AsideProps,
+  catalogue: Catalogue,
   choice: Choice,
   exercise: Exercise,
 ): { name: string; option?: Option | undefined; view?: View } {
@@ -179,6 +182,7 @@ function PersonChip({
 }
 
 function Next({ lesson, analysis, now }: AsideProps) {
+  const catalogue = useCatalogue();
   const { next } = now;
   if (!next)
     return <p className="rounded-2xl border border-line p-4 text-lg">This is the last one.</p>;

@@ -4,7 +4,7 @@ import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
 import { optionOf } from '@wrenfern/core/movement/exercise';
 import { dayAfter, dayIn, momentIn } from '@wrenfern/core/week/studio-time';
-import { catalogue } from '../../data/catalogue.ts';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { Figure } from '../../parts/figure.tsx';
@@ -41,6 +41,7 @@ const STARTERS: readonly Starter[] = [
 
 /** For a studio without a class: three whole ones to look at and change, each with a walk through it. */
 export function StarterClasses({ zone }: { zone: string }) {
+  const catalogue = useCatalogue();
   const { mutate } = useSWRConfig();
   const navigate = useNavigate();
   const [busy, setBusy] = useState(false);

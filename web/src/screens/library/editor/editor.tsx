@@ -7,7 +7,7 @@ import { z } from 'zod';
 import { Exercise } from '@wrenfern/core/movement/exercise';
 import { NotFound } from '../../../app/error-page.tsx';
 import type { OwnExercise } from '../../../data/api-types.ts';
-import { catalogue, isBuiltIn } from '../../../data/catalogue.ts';
+import { isBuiltIn, useCatalogue } from '../../../data/catalogue.tsx';
 import { useOwnExercises } from '../../../data/hooks.ts';
 import { readAnswer, request, sentenceOf } from '../../../data/request.ts';
 import { saveMerged } from '../../../data/save-merged.ts';
@@ -22,6 +22,7 @@ import { WordsFields } from './words-fields.tsx';
 
 /** Makes and edits the studio's own exercises. A built-in one is opened as a copy. */
 export function Component() {
+  const catalogue = useCatalogue();
   const { slug = '' } = useParams();
   const state = useLocation().state as ImportedState | null;
   const own = useOwnExercises();

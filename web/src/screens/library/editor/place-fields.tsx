@@ -2,7 +2,7 @@ import { X } from 'lucide-react';
 import type { UseFormReturn } from 'react-hook-form';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { FOUNDATIONS } from '@wrenfern/core/movement/vocabulary';
-import { catalogue } from '../../../data/catalogue.ts';
+import { useCatalogue } from '../../../data/catalogue.tsx';
 import { Select } from '../../../parts/select.tsx';
 import { FOUNDATION_WORDS } from '@wrenfern/core/movement/words';
 
@@ -84,6 +84,7 @@ interface NeighboursProps {
 }
 
 function Neighbours({ label, slugs, own, onChange }: NeighboursProps) {
+  const catalogue = useCatalogue();
   const others = catalogue.all
     .filter(({ slug }) => slug !== own && !slugs.includes(slug))
     .map(({ slug, name }) => ({ value: slug, name }))

@@ -8,6 +8,7 @@ import { PROPS, type Prop } from '@wrenfern/core/movement/vocabulary';
 import { capital, listWords } from '@wrenfern/core/movement/words';
 import type { WholeClass } from '../../../data/api-types.ts';
 import { sentenceOf } from '../../../data/request.ts';
+import { useKnownExercises } from '../../../data/catalogue.tsx';
 import { searchContext, searchWorker } from '../../../data/search.ts';
 import { Button } from '../../../parts/button.tsx';
 import { Sheet } from '../../../parts/dialog.tsx';
@@ -51,6 +52,7 @@ export function DraftPanel({
       props: enoughForAll(lesson),
     }),
   );
+  const { own } = useKnownExercises();
   const newest = useRef(0);
   const draft = async (wanted: DraftWishes) => {
     // Words of progress come by another way than the result and may arrive after it.
@@ -59,7 +61,7 @@ export function DraftPanel({
     try {
       const result = await searchWorker().draft(
         wanted,
-        searchContext(lesson),
+        searchContext(lesson, own),
         proxy((step: DraftStep) => {
           if (newest.current === mine) setState({ status: 'drafting', step });
         }),

@@ -8,7 +8,7 @@ import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { describeItemDose } from '@wrenfern/core/plan/variants';
 import type { WholeClass } from '../../../data/api-types.ts';
-import { catalogue } from '../../../data/catalogue.ts';
+import { useCatalogue, useKnownExercises } from '../../../data/catalogue.tsx';
 import { analyseClass } from '../../../data/class-analysis.ts';
 import { sentenceOf } from '../../../data/request.ts';
 import { searchContext, searchWorker } from '../../../data/search.ts';
@@ -39,12 +39,13 @@ export function Proposals({ proposals, ...rest }: ProposalsProps) {
 type CardProps = Omit<ProposalsProps, 'proposals'> & { proposal: Proposal };
 
 function Card({ proposal, lesson, wishes, onUse }: CardProps) {
+  const catalogue = useCatalogue();
   const now = useEditor((editor) => editor.plan);
   const edit = useEditor((editor) => editor.edit);
   const [plan, setPlan] = useState<Plan>(proposal.plan);
   const { timeline, coverage, findings } = useMemo(
-    () => analyseClass(lesson, plan),
-    [lesson, plan],
+    () => analyseClass(lesson, plan, catalogue),
+    [lesson, plan, catalogue],
   );
   const use = () => {
     edit(replacePlan(now, plan));
@@ -106,6 +107,7 @@ interface ItemProps {
 }
 
 function ProposedItem({ item, plan, reason, lesson, wishes, onSwap }: ItemProps) {
+  const { catalogue, own } = useKnownExercises();
   const [isBusy, setBusy] = useState(false);
   if (item.kind === 'pause') {
     return (
@@ -118,7 +120,12 @@ function ProposedItem({ item, plan, reason, lesson, wishes, onSwap }: ItemProps)
   const swap = async () => {
     setBusy(true);
     try {
-      const others = await searchWorker().nextBest(plan, item.id, wishes, searchContext(lesson));
+      const others = await searchWorker().nextBest(
+        plan,
+        item.id,
+        wishes,
+        searchContext(lesson, own),
+      );
       const [best] = others;
       if (best) {
         onSwap(best.plan);

@@ -10,7 +10,7 @@ import {
   PROP_WORDS,
 } from '@wrenfern/core/movement/words';
 import type { SchoolRules } from '@wrenfern/core/plan/school';
-import { catalogue } from '../../../data/catalogue.ts';
+import { useCatalogue } from '../../../data/catalogue.tsx';
 import { ToggleChip } from '../../../parts/chip.tsx';
 import { inputClass } from '../../../parts/field.tsx';
 import { Select } from '../../../parts/select.tsx';
@@ -33,6 +33,7 @@ const THEMES = 4;
 
 /** What is wished for, as sentences with places to fill. */
 export function WishesForm({ wishes, schools, onChange }: FormProps) {
+  const catalogue = useCatalogue();
   const set = (change: Partial<DraftWishes>) => onChange({ ...wishes, ...change });
   const known = catalogue.all.filter(({ machine }) => machine === wishes.machine);
   return (
@@ -205,6 +206,7 @@ function Picker({
   chosen: readonly string[];
   onChange: (slugs: string[]) => void;
 }) {
+  const catalogue = useCatalogue();
   const id = useId();
   return (
     <div className="flex flex-wrap items-center gap-1.5">

@@ -7,7 +7,7 @@ import { planFromNotes } from '@wrenfern/core/formats/plan-from-notes';
 import { writeMarkdown } from '@wrenfern/core/formats/plan-markdown';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { useLesson } from '../../../app/class-shell.tsx';
-import { catalogue } from '../../../data/catalogue.ts';
+import { useCatalogue } from '../../../data/catalogue.tsx';
 import { Button, buttonClass } from '../../../parts/button.tsx';
 import { Sheet } from '../../../parts/dialog.tsx';
 import { inputClass } from '../../../parts/field.tsx';
@@ -21,6 +21,7 @@ import { readIn, type BroughtIn } from './read-in.ts';
 
 /** A plan out as a file or on paper, and in from a file or from notes; nothing is taken unasked. */
 export function ExchangePanel({ trigger }: { trigger: ReactNode }) {
+  const catalogue = useCatalogue();
   const { lesson } = useLesson();
   const [open, setOpen] = useState(false);
   const plan = useEditor((editor) => editor.plan);
@@ -84,6 +85,7 @@ function fileName({ title }: Plan): string {
 }
 
 function BringIn({ take }: { take: (plan: Plan) => void }) {
+  const catalogue = useCatalogue();
   const plan = useEditor((editor) => editor.plan);
   const [text, setText] = useState('');
   const [brought, setBrought] = useState<BroughtIn>();
