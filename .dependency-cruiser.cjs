@@ -10,14 +10,30 @@ const none = (name, from, to, comment) => ({
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
-    none('core-stands-alone', '^core/', '^(library|server|web|e2e|bench)/', 'core knows nobody'),
+    none(
+      'core-stands-alone',
+      '^core/',
+      '^(library|contract|server|web|e2e|bench)/',
+      'core knows nobody',
+    ),
     none(
       'core-is-pure',
       '^core/src/(?!.*[.]test[.]ts$)',
       'node_modules/(?!(zod|gl-matrix|fuse.js|d3-random|@types/d3-random|highs|date-fns|@date-fns|papaparse|@types/papaparse|yaml)/)',
       'core uses schemas, vectors, a text search, seeded chance, a solver, dates, tables and YAML, nothing else',
     ),
-    none('library-knows-core', '^library/', '^(server|web|e2e|bench)/', 'library stands on core'),
+    none(
+      'library-knows-core',
+      '^library/',
+      '^(contract|server|web|e2e|bench)/',
+      'library stands on core',
+    ),
+    none(
+      'contract-knows-core',
+      '^contract/',
+      '^(library|server|web|e2e|bench)/',
+      'the contract stands on core; server and browser stand on it',
+    ),
     none(
       'server-knows-no-screen',
       '^server/',
@@ -27,7 +43,7 @@ module.exports = {
     none(
       'desk-is-a-stranger',
       '^desk/',
-      '^(core|library|server|web|e2e|bench)/',
+      '^(core|library|contract|server|web|e2e|bench)/',
       'the desk is another system: it knows what is published',
     ),
     none(

@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import type { IncomingMessage } from 'node:http';
 import { join } from 'node:path';
 import compression from 'compression';
@@ -12,6 +11,7 @@ import { classLogRouter } from './api/class-log.ts';
 import { classPeopleRouter } from './api/class-people.ts';
 import { classPlanRouter } from './api/class-plan.ts';
 import { classesRouter } from './api/classes.ts';
+import { descriptionRouter } from './api/description.ts';
 import { deskRouter } from './api/desk.ts';
 import { doorRouter } from './api/door.ts';
 import { ApiError } from './api/errors.ts';
@@ -38,6 +38,7 @@ import { createThrottle } from './auth/tries.ts';
 import type { Config } from './config.ts';
 import { createOutbox } from './keeping/outbox.ts';
 import type { Follower } from './live/follow-events.ts';
+import { logRequests } from './request-log.ts';
 import type { Workers } from './work/pool.ts';
 
 export type AppSettings = Omit<
@@ -72,7 +73,7 @@ export function createApp(parts: AppParts): Express {
     permissions,
   );
   app.use(compression());
-  app.use(requestIds(parts.log));
+  app.use(logRequests(parts.log));
   app.use('/api', noStore);
   app.get('/api/health', health(parts.database));
   app.use(
@@ -85,6 +86,7 @@ export function createApp(parts: AppParts): Express {
   const provePassword = createProof(createThrottle('own-password', { free: 5, forgetS: 86_400 }));
   app.use(
     '/api',
+    descriptionRouter(),
     sessionRouter(parts),
     doorRouter(parts),
     accountRouter({ key: parts.key, provePassword }),
@@ -159,27 +161,6 @@ const CONTENT_POLICY = {
   frameAncestors: ["'none'"],
   upgradeInsecureRequests: null,
 };
-
-/** Whoever has the address of a feed reads it. */
-const SECRET_ADDRESS = /^(\/api\/feeds\/)[^/]+(?=\/)/;
-
-function requestIds(log: Logger): express.RequestHandler {
-  return (request, response, next) => {
-    const requestId = randomUUID();
-    request.requestId = requestId;
-    request.note = (event, about) => log.info({ requestId, event, ...about }, 'security');
-    response.setHeader('X-Request-Id', request.requestId);
-    const startedAt = process.hrtime.bigint();
-    response.on('finish', () => {
-      const tookMs = Number(process.hrtime.bigint() - startedAt) / 1e6;
-      const { method, originalUrl } = request;
-      // The address of a calendar is a secret: it does not go into the log.
-      const path = originalUrl.replace(SECRET_ADDRESS, '$1');
-      log.info({ requestId, method, path, status: response.statusCode, tookMs });
-    });
-    next();
-  };
-}
 
 function health(database: Sequelize): express.RequestHandler {
   return async (_request, response) => {

@@ -28,7 +28,7 @@ export function accountRouter({ key, provePassword }: AccountParts) {
       where: { userId: user.id, epoch: user.epoch },
       order: [['seenAt', 'DESC']],
     });
-    response.json({
+    return {
       name: user.name,
       email: user.email,
       role: user.role,
@@ -43,7 +43,7 @@ export function accountRouter({ key, provePassword }: AccountParts) {
         seenAt: row.seenAt.toISOString(),
         isThis: row.sid === request.sessionID,
       })),
-    });
+    };
   });
 
   on('PUT /account/password', async (request, response, member) => {
@@ -53,14 +53,12 @@ export function accountRouter({ key, provePassword }: AccountParts) {
     await endSessionsOf(user);
     request.note('password-changed', { userId: user.id });
     await signIn(request, user);
-    response.status(204).end();
   });
 
   /** Everywhere, this device included. */
   on('DELETE /account/sessions', async (request, response, member) => {
     await endSessionsOf(await userOf(member));
     request.note('sessions-ended', { userId: member.userId });
-    response.status(204).end();
   });
 
   on('DELETE /account/sessions/:id', async (request, response, member) => {
@@ -68,13 +66,12 @@ export function accountRouter({ key, provePassword }: AccountParts) {
     const row = rows.find(({ sid }) => nameOf(sid) === request.params.id);
     if (!row) throw new ApiError('not-found');
     await row.destroy();
-    response.status(204).end();
   });
 
   on('POST /account/second-factor', async (request, response, member) => {
     const body = readBody('POST /account/second-factor', request);
     const user = await provePassword(member, body.password);
-    response.json(proposeSecondFactor(user.email));
+    return proposeSecondFactor(user.email);
   });
 
   /** In use from the first right code on; the recovery codes are told here and never again. */
@@ -91,7 +88,7 @@ export function accountRouter({ key, provePassword }: AccountParts) {
     // Whoever came in without it elsewhere comes in anew.
     await endSessionsOf(user);
     await signIn(request, user);
-    response.json({ recoveryCodes: codes });
+    return { recoveryCodes: codes };
   });
 
   on('DELETE /account/second-factor', async (request, response, member) => {
@@ -101,7 +98,6 @@ export function accountRouter({ key, provePassword }: AccountParts) {
     if (studio?.needsSecondFactor) throw new ApiError('second-factor-needed');
     await user.update({ secondFactor: null, recoveryHashes: null });
     request.note('second-factor-ended', { userId: user.id });
-    response.status(204).end();
   });
 
   /** Other recovery codes in place of those that are left. */
@@ -111,7 +107,7 @@ export function accountRouter({ key, provePassword }: AccountParts) {
     if (!user.secondFactor) throw new ApiError('not-found');
     const { codes, hashes } = createRecoveryCodes();
     await user.update({ recoveryHashes: hashes });
-    response.json({ recoveryCodes: codes });
+    return { recoveryCodes: codes };
   });
 
   return router;

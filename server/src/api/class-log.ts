@@ -27,10 +27,10 @@ export function classLogRouter(follower: Follower) {
   on('GET /classes/:id/events', async (request, response, { studioId }) => {
     const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
     const { after } = readQuery('GET /classes/:id/events', request);
-    response.json({
+    return {
       ...(await pressedAfter(studioId, row.id, after)),
       taught: await planTaught(studioId, row),
-    });
+    };
   });
 
   /** Sent twice, an event is kept once. Answers what this device has not seen. */
@@ -50,7 +50,7 @@ export function classLogRouter(follower: Follower) {
       );
       if (events.some(({ type }) => type === 'end')) await keepLength(row, transaction);
     });
-    response.status(201).json(await pressedAfter(studioId, row.id, after));
+    return await pressedAfter(studioId, row.id, after);
   });
 
   /** Follows a class: server-sent events, each a list of what is new. */
@@ -84,7 +84,7 @@ export function classLogRouter(follower: Follower) {
 
   on('GET /classes/:id/note', async (request, response, { studioId }) => {
     const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
-    response.json(await noteOf(studioId, row.id));
+    return await noteOf(studioId, row.id);
   });
 
   on('PUT /classes/:id/note', async (request, response, { studioId }) => {
@@ -97,7 +97,7 @@ export function classLogRouter(follower: Follower) {
         : await notes.revise({ classId }, revision, note);
     const now = await noteOf(studioId, classId);
     if (!isTaken) throw new ApiError('stale', [], { current: now });
-    response.json(now);
+    return now;
   });
 
   return router;

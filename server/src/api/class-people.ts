@@ -25,7 +25,7 @@ export function classPeopleRouter() {
       const current = { revision: now.attendeesRevision, personIds };
       throw new ApiError('stale', [], { current });
     }
-    response.json(now);
+    return now;
   });
 
   on('PATCH /classes/:id/attendees/:personId', async (request, response, member) => {
@@ -56,7 +56,7 @@ export function classPeopleRouter() {
     }
     await noteAccess(member, 'changed', 'class', classId);
     const lesson = await rowsOf(ClassRow, studioId).one({ id: classId });
-    response.json(await wholeClass(lesson, member));
+    return await wholeClass(lesson, member);
   });
 
   return router;

@@ -41,7 +41,7 @@ export function classPlanRouter() {
       const row = await rowsOf(ClassRow, studioId).one({ id });
       throw new ApiError('stale', [], { current: { revision: row.revision, plan: row.plan } });
     }
-    response.json({ revision: revision + 1 });
+    return { revision: revision + 1 };
   });
 
   /** Newest first. */
@@ -53,14 +53,14 @@ export function classPlanRouter() {
       order: [['revision', 'DESC']],
       limit: HISTORY,
     });
-    response.json({
+    return {
       revisions: rows.map(({ revision, savedBy, createdAt }) => ({
         revision,
         savedBy,
         savedAt: createdAt.toISOString(),
         wasTaught: revision === taughtRevision,
       })),
-    });
+    };
   });
 
   on('GET /classes/:id/revisions/:revision', async (request, response, { studioId }) => {
@@ -68,7 +68,7 @@ export function classPlanRouter() {
     const revision = z.coerce.number().int().min(1).safeParse(request.params.revision);
     if (!revision.success) throw new ApiError('not-found');
     const row = await rowsOf(PlanRevision, studioId).one({ classId: id, revision: revision.data });
-    response.json({ revision: row.revision, plan: row.plan });
+    return { revision: row.revision, plan: row.plan };
   });
 
   return router;

@@ -36,7 +36,7 @@ export function classesRouter() {
       order: [['startsAt', 'DESC']],
       limit,
     });
-    response.json({ classes: await summaries(rows, member.studioId) });
+    return { classes: await summaries(rows, member.studioId) };
   });
 
   on('POST /classes', async (request, response, member) => {
@@ -74,13 +74,13 @@ export function classesRouter() {
         ...(seriesId ? { seriesId } : {}),
       })),
     );
-    response.status(201).json({ id: ids[0], ids });
+    return { id: ids[0], ids };
   });
 
   on('GET /classes/:id', async (request, response, member) => {
     const row = await rowsOf(ClassRow, member.studioId).one({ id: readId(request) });
     if (member.role !== 'reader') await noteAccess(member, 'read', 'class', row.id);
-    response.json(await wholeClass(row, member));
+    return await wholeClass(row, member);
   });
 
   on('PATCH /classes/:id', async (request, response, member) => {
@@ -98,14 +98,13 @@ export function classesRouter() {
       };
       throw new ApiError('stale', [], { current });
     }
-    response.json(await wholeClass(now, member));
+    return await wholeClass(now, member);
   });
 
   /** Into the wastebasket, with its log. */
   on('DELETE /classes/:id', async (request, response, { studioId }) => {
     const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
     await row.destroy();
-    response.status(204).end();
   });
 
   /** Hands a class over to somebody who covers it, or takes it back. */
@@ -114,7 +113,7 @@ export function classesRouter() {
     const { userId } = readBody('PUT /classes/:id/cover', request);
     if (userId) await needInTeam(studioId, userId, 'userId');
     await row.update({ coverUserId: userId });
-    response.json({ coverUserId: userId });
+    return { coverUserId: userId };
   });
 
   return router;

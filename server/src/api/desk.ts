@@ -50,11 +50,11 @@ export function deskRouter(key: Buffer) {
 
   on('GET /studio/desk', async (_request, response, { studioId }) => {
     const studio = await Studio.findByPk(studioId);
-    response.json({
+    return {
       isOn: Boolean(studio?.deskSecret),
       path: pathOf(studioId),
       told: await toldLately(studioId),
-    });
+    };
   });
 
   /** The secret is told here and never again; another ends the one before. */
@@ -64,12 +64,11 @@ export function deskRouter(key: Buffer) {
       { deskSecret: seal(key, secret, studioId) },
       { where: { id: studioId }, silent: true },
     );
-    response.status(201).json({ secret, path: pathOf(studioId) });
+    return { secret, path: pathOf(studioId) };
   });
 
   on('DELETE /studio/desk', async (_request, response, { studioId }) => {
     await Studio.update({ deskSecret: null }, { where: { id: studioId }, silent: true });
-    response.status(204).end();
   });
 
   /** Who comes or does not, as it happens. Sent twice, it is done once. */
@@ -77,13 +76,13 @@ export function deskRouter(key: Buffer) {
     const { id } = await signedStudio(request);
     const message = readBody('POST /desk/:studioId/messages', request);
     const messageId = request.get('x-wrenfern-message') ?? '';
-    response.json({ outcome: await applyMessage(id, messageId, message) });
+    return { outcome: await applyMessage(id, messageId, message) };
   });
 
   /** What can be booked: classes ahead, with who of the desk's own people is in them. */
   open('GET /desk/:studioId/classes', async (request, response) => {
     const { id: studioId, name } = await signedStudio(request);
-    response.json({ studio: name, classes: await classesAhead(studioId, new Date()) });
+    return { studio: name, classes: await classesAhead(studioId, new Date()) };
   });
 
   return router;

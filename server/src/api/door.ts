@@ -36,7 +36,7 @@ export function doorRouter(parts: DoorParts) {
   /** What the first page needs to know; words that somebody typed never stand on it. */
   open('GET /door', async (_request, response) => {
     const isSetUp = (await Studio.count({ where: { isDemo: false } })) > 0;
-    response.json({ demo: parts.demo, isSetUp, allowStudios: parts.allowStudios });
+    return { demo: parts.demo, isSetUp, allowStudios: parts.allowStudios };
   });
 
   /** Every visitor gets a demo studio of their own, and into no other. */
@@ -46,7 +46,6 @@ export function doorRouter(parts: DoorParts) {
     await mayOpenDemo(addressOf(request.ip));
     const user = await openDemo(body.timeZone, parts.demoStudios, new Date());
     await signIn(request, user);
-    response.status(204).end();
   });
 
   open('POST /set-up', async (request, response) => {
@@ -55,7 +54,6 @@ export function doorRouter(parts: DoorParts) {
     const passwordHash = await hashPassword(wanted.password);
     const user = await setUp(wanted, passwordHash, parts.allowStudios);
     await signIn(request, user);
-    response.status(201).end();
   });
 
   /** What a link is for, in words, before it is used. */
@@ -66,13 +64,13 @@ export function doorRouter(parts: DoorParts) {
     if (link.kind === 'set-up' || link.kind === 'studio') throw new ApiError('link-spent');
     const studio = await Studio.findByPk(link.studioId ?? '');
     const user = link.userId ? await User.findByPk(link.userId) : null;
-    response.json({
+    return {
       kind: link.kind,
       studio: studio?.name ?? '',
       name: user?.name ?? link.name ?? '',
       email: user?.email ?? link.email ?? '',
       role: user?.role ?? link.role ?? 'instructor',
-    });
+    };
   });
 
   /** Chooses one's own password, once, and is in. */
@@ -113,7 +111,7 @@ export function doorRouter(parts: DoorParts) {
     // A link that came by mail or by hand is no second factor: that is asked for at the door.
     const signedIn = !user.secondFactor;
     if (signedIn) await signIn(request, user);
-    response.status(201).json({ signedIn });
+    return { signedIn };
   });
 
   return router;

@@ -5,7 +5,7 @@ import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { Exercise } from '@wrenfern/core/movement/exercise';
 import { SLUG } from '@wrenfern/core/movement/vocabulary';
 import { builtInCatalogue } from '@wrenfern/library';
-import { closedRouter } from '../auth/closed-router.ts';
+import { closedRouter, WRITTEN } from '../auth/closed-router.ts';
 import { ClassRow, databaseOfModels, ExerciseVersion } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { ApiError } from './errors.ts';
@@ -37,12 +37,13 @@ export function exercisesRouter() {
     response.set({ ETag: stamp, 'Cache-Control': 'private, no-cache' });
     if (request.fresh) {
       response.status(304).end();
-      return;
+      return WRITTEN;
     }
     const key = `${studioId} ${stamp}`;
     const text = answers.get(key) ?? (await writeExercises(studioId));
     answers.set(key, text);
     response.type('json').send(text);
+    return WRITTEN;
   });
 
   on('PUT /exercises/:slug', async (request, response, member) => {
@@ -66,7 +67,7 @@ export function exercisesRouter() {
     await needBytes(member);
     try {
       const row = await versions.create({ slug, version: version + 1, exercise });
-      response.status(version === 0 ? 201 : 200).json(told(row));
+      return told(row);
     } catch (error) {
       if (!(error instanceof UniqueConstraintError)) throw error;
       throw Object.assign(stale(await latestOf(studioId, slug)), { cause: error });
@@ -82,7 +83,7 @@ export function exercisesRouter() {
       order: [['version', 'DESC']],
     });
     if (rows.length === 0) throw new ApiError('not-found');
-    response.json({ versions: rows.map(told) });
+    return { versions: rows.map(told) };
   });
 
   on('DELETE /exercises/:slug', async (request, response, member) => {
@@ -100,7 +101,6 @@ export function exercisesRouter() {
       await needUnnamed(studioId, slug, transaction);
       await rowsOf(ExerciseVersion, studioId).remove({ slug }, transaction);
     });
-    response.status(204).end();
   });
 
   /** The classes that an exercise, built in or own, stands in; newest first. */
@@ -108,7 +108,7 @@ export function exercisesRouter() {
     const { studioId } = member;
     const asked = classesWith(studioId, readSlug(request.params.slug));
     const [count, rows] = await Promise.all([asked.count(), asked.latest()]);
-    response.json({
+    return {
       count,
       classes: rows.map((row) => ({
         id: row.id,
@@ -116,7 +116,7 @@ export function exercisesRouter() {
         startsAt: row.startsAt.toISOString(),
         taught: row.taughtRevision !== null,
       })),
-    });
+    };
   });
 
   return router;

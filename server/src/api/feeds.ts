@@ -20,7 +20,7 @@ export function feedsRouter() {
 
   on('GET /feeds', async (_request, response, { studioId, userId }) => {
     const rows = await rowsOf(Feed, studioId).all({ where: { userId }, order: ['createdAt'] });
-    response.json({ feeds: rows.map(told) });
+    return { feeds: rows.map(told) };
   });
 
   /** The address is told here and never again. */
@@ -33,13 +33,12 @@ export function feedsRouter() {
     }
     const token = randomBytes(TOKEN_BYTES).toString('base64url');
     const row = await feeds.create({ userId, onlyOwn, tokenHash: hashOf(token) });
-    response.status(201).json({ ...told(row), path: `/api/feeds/${token}/classes.ics` });
+    return { ...told(row), path: `/api/feeds/${token}/classes.ics` };
   });
 
   on('DELETE /feeds/:id', async (request, response, { studioId, userId }) => {
     const removed = await rowsOf(Feed, studioId).remove({ id: readId(request), userId });
     if (removed === 0) throw new ApiError('not-found');
-    response.status(204).end();
   });
 
   on('GET /classes.ics', async (_request, response, member) => {

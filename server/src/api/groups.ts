@@ -18,7 +18,7 @@ export function groupsRouter() {
       studioId,
       rows.map(({ id }) => id),
     );
-    response.json({ groups: rows.map((row) => told(row, people.get(row.id) ?? [])) });
+    return { groups: rows.map((row) => told(row, people.get(row.id) ?? [])) };
   });
 
   on('POST /groups', async (request, response, { studioId }) => {
@@ -34,7 +34,7 @@ export function groupsRouter() {
       await putIn(studioId, made.id, personIds, transaction);
       return made;
     });
-    response.status(201).json(told(row, [...new Set(personIds)]));
+    return told(row, [...new Set(personIds)]);
   });
 
   on('PUT /groups/:id', async (request, response, { studioId }) => {
@@ -48,13 +48,12 @@ export function groupsRouter() {
     });
     const now = told(await groups.one({ id }), (await peopleOf(studioId, [id])).get(id) ?? []);
     if (!isTaken) throw new ApiError('stale', [], { current: now });
-    response.json(now);
+    return now;
   });
 
   on('DELETE /groups/:id', async (request, response, { studioId }) => {
     const removed = await rowsOf(StandingGroup, studioId).remove({ id: readId(request) });
     if (removed === 0) throw new ApiError('not-found');
-    response.status(204).end();
   });
 
   return router;
@@ -104,7 +103,7 @@ async function putIn(
   );
 }
 
-const told = ({ id, name, revision }: StandingGroup, personIds: readonly string[]) => ({
+const told = ({ id, name, revision }: StandingGroup, personIds: string[]) => ({
   id,
   name,
   personIds,

@@ -22,14 +22,14 @@ export function keptPlansRouter() {
       studioId,
       rows.map(({ id }) => id),
     );
-    response.json({
+    return {
       plans: rows.map((row) => ({ ...told(row), ...(taught.get(row.id) ?? NEVER) })),
-    });
+    };
   });
 
   on('GET /kept-plans/:id', async (request, response, { studioId }) => {
     const row = await rowsOf(KeptPlan, studioId).one({ id: readId(request) });
-    response.json({ ...told(row), plan: row.plan });
+    return { ...told(row), plan: row.plan };
   });
 
   on('POST /kept-plans', async (request, response, member) => {
@@ -47,7 +47,7 @@ export function keptPlansRouter() {
       );
     }
     const row = await rowsOf(KeptPlan, studioId).create({ name, tags: unique(tags), plan });
-    response.status(201).json(told(row));
+    return told(row);
   });
 
   /** Another name, other tags; the plan itself is kept as it was. */
@@ -58,13 +58,12 @@ export function keptPlansRouter() {
     const isTaken = await plans.revise({ id }, revision, { name, tags: unique(tags) });
     const now = told(await plans.one({ id }));
     if (!isTaken) throw new ApiError('stale', [], { current: now });
-    response.json(now);
+    return now;
   });
 
   on('DELETE /kept-plans/:id', async (request, response, { studioId }) => {
     const removed = await rowsOf(KeptPlan, studioId).remove({ id: readId(request) });
     if (removed === 0) throw new ApiError('not-found');
-    response.status(204).end();
   });
 
   return router;

@@ -22,7 +22,7 @@ export function peopleRouter() {
   on('GET /people', async (_request, response, member) => {
     const rows = await rowsOf(PersonRow, member.studioId).all({ order: ['name'] });
     await noteAccess(member, 'read', 'people');
-    response.json({ people: rows.map(told) });
+    return { people: rows.map(told) };
   });
 
   on('POST /people', async (request, response, member) => {
@@ -32,7 +32,7 @@ export function peopleRouter() {
     const values = rowOf(member.studioId, randomUUID(), body);
     const row = await rowsOf(PersonRow, member.studioId).create(values);
     await noteAccess(member, 'changed', 'person', row.id);
-    response.status(201).json(told(row));
+    return told(row);
   });
 
   /** Of several colleagues who change the same record meanwhile, nobody is overwritten: then nothing is taken. */
@@ -52,13 +52,13 @@ export function peopleRouter() {
       }
     });
     await noteAccess(member, 'changed', 'people');
-    response.status(201).json({ added, changed: people.length - added });
+    return { added, changed: people.length - added };
   });
 
   on('GET /people/:id', async (request, response, member) => {
     const row = await rowsOf(PersonRow, member.studioId).one({ id: readId(request) });
     await noteAccess(member, 'read', 'person', row.id);
-    response.json(told(row));
+    return told(row);
   });
 
   on('PUT /people/:id', async (request, response, member) => {
@@ -72,7 +72,7 @@ export function peopleRouter() {
     const now = await people.one({ id });
     if (!isTaken) throw new ApiError('stale', [], { current: told(now) });
     await noteAccess(member, 'changed', 'person', id);
-    response.json(told(now));
+    return told(now);
   });
 
   /** Into the wastebasket; bookings stay, so that nothing is missing when it is taken out again. */
@@ -80,7 +80,6 @@ export function peopleRouter() {
     const row = await rowsOf(PersonRow, member.studioId).one({ id: readId(request) });
     await row.destroy();
     await noteAccess(member, 'deleted', 'person', row.id);
-    response.status(204).end();
   });
 
   return router;

@@ -1,4 +1,4 @@
-import { closedRouter } from '../auth/closed-router.ts';
+import { closedRouter, WRITTEN } from '../auth/closed-router.ts';
 import { databaseOfModels, PersonRow } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { erasePerson } from '../keeping/erase-person.ts';
@@ -18,9 +18,10 @@ export function personEverythingRouter() {
     const everything = await collectPerson(row);
     if (request.query.as === 'page') {
       response.type('html').send(writePersonPage(everything));
-      return;
+      return WRITTEN;
     }
-    response.attachment('person.json').json(everything);
+    response.attachment('person.json');
+    return everything;
   });
 
   /** For good, also from the wastebasket; their name goes from events and notes. */
@@ -33,7 +34,6 @@ export function personEverythingRouter() {
     if (!row) throw new ApiError('not-found');
     await databaseOfModels().transaction((transaction) => erasePerson(row, transaction));
     await noteAccess(member, 'erased', 'person', row.id);
-    response.status(204).end();
   });
 
   return router;

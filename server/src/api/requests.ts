@@ -10,9 +10,9 @@ import { Pace } from '@wrenfern/core/plan/timing/pace';
 import { Machines } from '@wrenfern/core/room/machines';
 import { Cupboard } from '@wrenfern/core/room/props';
 import { STARTER_IDS } from '@wrenfern/library/starter-classes';
-import type { RouteName } from '../auth/access.ts';
+import type { RouteName } from '@wrenfern/contract/answers';
 import { NewPassword } from '../auth/passwords.ts';
-import { ROLES } from '../db/models.ts';
+import { ROLES } from '@wrenfern/contract/account';
 import { DeskMessage } from '../desk/desk-message.ts';
 import { email, moment, personName, revisionRead, sixDigits, timeZone } from './request-fields.ts';
 

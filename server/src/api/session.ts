@@ -42,10 +42,10 @@ export function sessionRouter({ sessionSecret, secureCookies, key }: SessionPart
   open('GET /session', async (request, response) => {
     const { userId, userName, studioId, role, lacksSecondFactor } = memberOf(request);
     const { name, slug, isDemo, timeZone, needsSecondFactor } = await studioOf(studioId);
-    response.json({
+    return {
       user: { id: userId, name: userName, role, lacksSecondFactor },
       studio: { name, slug, isDemo, timeZone, needsSecondFactor },
-    });
+    };
   });
 
   open('POST /session', async (request, response) => {
@@ -71,12 +71,10 @@ export function sessionRouter({ sessionSecret, secureCookies, key }: SessionPart
     await byAccount.forget(account);
     devices.remember(request, response, address);
     await signIn(request, user);
-    response.status(204).end();
   });
 
   open('DELETE /session', async (request, response) => {
     await signOut(request);
-    response.status(204).end();
   });
 
   return router;

@@ -53,7 +53,7 @@ export function studioArchiveRouter(provePassword: ProvePassword) {
     const { manifest, content } = await alone(async () => readArchive(request, response));
     const studio = await studioOf(member.studioId);
     const { people, exercises, groups, keptPlans, classes } = content;
-    response.json({
+    return {
       studio: manifest.studio,
       madeAt: manifest.madeAt,
       holds: {
@@ -65,7 +65,7 @@ export function studioArchiveRouter(provePassword: ProvePassword) {
       },
       unknownTeachers: await unknownTeachers(member, content),
       replaces: await standingOf(studio),
-    });
+    };
   });
 
   /** Only while what it replaces is what was shown. */
@@ -85,7 +85,6 @@ export function studioArchiveRouter(provePassword: ProvePassword) {
       });
     });
     await noteAccess(member, 'changed', 'people');
-    response.status(204).end();
   });
 
   return router;

@@ -17,7 +17,7 @@ export function studioRouter() {
   const { router, on } = closedRouter();
 
   on('GET /studio', async (_request, response, { studioId }) => {
-    response.json(told(await studioOf(studioId)));
+    return told(await studioOf(studioId));
   });
 
   on('PATCH /studio', async (request, response, { studioId, userId }) => {
@@ -29,19 +29,19 @@ export function studioRouter() {
     );
     const now = await studioOf(studioId);
     if (taken === 0) throw new ApiError('stale', [], { current: told(now) });
-    response.json(told(now));
+    return told(now);
   });
 
   /** What is nearly full, before anything is refused. */
   on('GET /studio/room', async (_request, response, member) => {
-    response.json({ nearly: await nearlyFull(member) });
+    return { nearly: await nearlyFull(member) };
   });
 
   /** A code with which somebody may set up a studio of their own on this server. */
   on('POST /studio/invitations', async (_request, response, member) => {
     if (member.isDemo) throw new ApiError('not-allowed');
     const { token } = await createLink({ kind: 'studio', studioId: member.studioId });
-    response.status(201).json({ code: token });
+    return { code: token };
   });
 
   return router;

@@ -14,10 +14,10 @@ export function teamRouter(outbox: Outbox) {
 
   on('GET /team', async (_request, response, member) => {
     const users = await rowsOf(User, member.studioId).all({ order: ['name'] });
-    response.json({
+    return {
       team: users.map(told),
       invitations: member.role === 'owner' ? await invitationsOf(member) : [],
-    });
+    };
   });
 
   on('POST /team/invitations', async (request, response, member) => {
@@ -34,13 +34,12 @@ export function teamRouter(outbox: Outbox) {
       `Open this path on the studio's Wrenfern, once, within seven days: /join#${token}`,
     );
     request.note('invited', { userId: member.userId });
-    response.status(201).json({ id, path: `/join#${token}` });
+    return { id, path: `/join#${token}` };
   });
 
   on('DELETE /team/invitations/:id', async (request, response, { studioId }) => {
     const where = { id: readId(request), studioId, kind: 'invite' };
     if ((await Link.destroy({ where })) === 0) throw new ApiError('not-found');
-    response.status(204).end();
   });
 
   /** Another part in the studio; whoever gets one signs in anew. */
@@ -50,14 +49,13 @@ export function teamRouter(outbox: Outbox) {
     await user.update(change);
     await endSessionsOf(user);
     request.note('part-changed', { userId: user.id });
-    response.json(told(user));
+    return told(user);
   });
 
   on('DELETE /team/:id', async (request, response, member) => {
     const user = await changeable(member, readId(request));
     await user.destroy();
     request.note('member-removed', { userId: user.id });
-    response.status(204).end();
   });
 
   /** Signs somebody out everywhere, such as from a tablet that was lost. */
@@ -65,7 +63,6 @@ export function teamRouter(outbox: Outbox) {
     const user = await changeable(member, readId(request));
     await endSessionsOf(user);
     request.note('sessions-ended', { userId: user.id });
-    response.status(204).end();
   });
 
   /** For whoever lost the authenticator and the recovery codes; the owner knows whom they have before them. */
@@ -74,7 +71,6 @@ export function teamRouter(outbox: Outbox) {
     await user.update({ secondFactor: null, recoveryHashes: null });
     await endSessionsOf(user);
     request.note('second-factor-ended', { userId: user.id });
-    response.status(204).end();
   });
 
   /** A one-time link to choose another password; the old one ends when it is used, the second factor stays. */
@@ -88,7 +84,7 @@ export function teamRouter(outbox: Outbox) {
       'Choose another password',
       `Open this path on the studio's Wrenfern, once, within a day: /join#${token}`,
     );
-    response.status(201).json({ path: `/join#${token}` });
+    return { path: `/join#${token}` };
   });
 
   return router;

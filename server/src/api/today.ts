@@ -20,7 +20,7 @@ export function todayRouter(workers: Workers) {
       order: [['startsAt', 'ASC']],
       limit: SHOWN,
     });
-    response.json({ classes: await readyCards(rows, member, workers) });
+    return { classes: await readyCards(rows, member, workers) };
   });
 
   return router;

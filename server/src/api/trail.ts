@@ -27,7 +27,7 @@ export function trailRouter() {
       ...people.map(({ id, name }) => [id, name] as const),
       ...classes.map(({ id, title }) => [id, title] as const),
     ]);
-    response.json({
+    return {
       trail: rows.map(({ id, userName, action, subject, subjectId, createdAt }) => ({
         id: Number(id),
         who: userName,
@@ -36,7 +36,7 @@ export function trailRouter() {
         name: subjectId ? (nameOf.get(subjectId) ?? null) : null,
         at: createdAt.toISOString(),
       })),
-    });
+    };
   });
 
   return router;

@@ -35,13 +35,13 @@ export function wastebasketRouter() {
       await Promise.all([classes(studioId), people(studioId), exercises(studioId)])
     ).flat();
     all.sort((a, b) => b.deletedAt.getTime() - a.deletedAt.getTime());
-    response.json({
+    return {
       wasted: all.slice(0, SHOWN).map(({ deletedAt, ...each }) => ({
         ...each,
         deletedAt: deletedAt.toISOString(),
         goneAt: new Date(deletedAt.getTime() + KEPT_DAYS * DAY_MS).toISOString(),
       })),
-    });
+    };
   });
 
   on('POST /wastebasket/:kind/:id', async (request, response, member) => {
@@ -50,21 +50,18 @@ export function wastebasketRouter() {
     if (held === 0) throw new ApiError('not-found');
     await model.restore({ where });
     if (kind === 'person') await noteAccess(member, 'restored', 'person', where.id ?? null);
-    response.status(204).end();
   });
 
   on('DELETE /wastebasket/:kind/:id', async (request, response, { studioId }) => {
     const { model, where } = named(request.params, studioId);
     const gone = await model.destroy({ where: { ...where, ...GONE }, force: true });
     if (gone === 0) throw new ApiError('not-found');
-    response.status(204).end();
   });
 
   on('DELETE /wastebasket', async (_request, response, { studioId }) => {
     for (const model of Object.values(MODELS) as ModelStatic<Model>[]) {
       await model.destroy({ where: { studioId, ...GONE }, force: true });
     }
-    response.status(204).end();
   });
 
   return router;

@@ -40,9 +40,9 @@ export function weekRouter(workers: Workers) {
       order: [['startsAt', 'ASC']],
       limit: MOST_CLASSES,
     });
-    response.json({
+    return {
       classes: isMonth ? await monthCards(rows, member) : await readyCards(rows, member, workers),
-    });
+    };
   });
 
   /**
@@ -79,7 +79,7 @@ export function weekRouter(workers: Workers) {
     });
     await needRoom(member, 'classes', wanted.length);
     const ids = await makeClasses(member, wanted);
-    response.status(201).json({ ids });
+    return { ids };
   });
 
   return router;

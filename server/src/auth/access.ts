@@ -1,4 +1,5 @@
-import type { Role } from '../db/models.ts';
+import type { Role } from '@wrenfern/contract/account';
+import type { RouteName } from '@wrenfern/contract/answers';
 
 /** `anyone` also means visitors who have not signed in. */
 type Who = 'anyone' | readonly Role[];
@@ -14,6 +15,7 @@ const OWNER = ['owner'] as const;
  * gets plans and the library without people.
  */
 export const ACCESS = {
+  'GET /openapi.json': 'anyone',
   'GET /session': 'anyone',
   'POST /session': 'anyone',
   'DELETE /session': 'anyone',
@@ -110,9 +112,7 @@ export const ACCESS = {
   'DELETE /wastebasket': OWNER,
 
   'GET /trail': OWNER,
-} as const satisfies Record<string, Who>;
-
-export type RouteName = keyof typeof ACCESS;
+} as const satisfies Record<RouteName, Who>;
 
 /** What somebody may call who still has to set up the second factor that the studio asks for. */
 export function isForSettingUp(route: RouteName): boolean {

@@ -4,10 +4,10 @@ import request from 'supertest';
 import { describe, expect, it } from 'vitest';
 import { pino } from 'pino';
 import { handleErrors } from '../api/handle-errors.ts';
-import { closedRouter, type ClosedHandler } from './closed-router.ts';
+import { ANSWER_CHECK, closedRouter } from './closed-router.ts';
 
 /** An app of one route, for somebody who is signed in. */
-function appOf(handler: ClosedHandler) {
+function appOf(handler: () => Promise<{ people: [] }>) {
   const { router, on } = closedRouter();
   on('GET /people', handler);
   const app = express();
@@ -26,14 +26,13 @@ const refusal = (errno: number) =>
 describe('a route', () => {
   it('is tried again after a deadlock, three times at most', async () => {
     let tries = 0;
-    const fails =
-      (times: number): ClosedHandler =>
-      (_request, response) => {
-        tries += 1;
-        if (tries <= times) throw refusal(1213);
-        response.json({ tries });
-      };
-    expect((await request(appOf(fails(3))).get('/people')).body).toEqual({ tries: 4 });
+    const fails = (times: number) => async () => {
+      tries += 1;
+      if (tries <= times) throw refusal(1213);
+      return Promise.resolve({ people: [] as [] });
+    };
+    expect((await request(appOf(fails(3))).get('/people')).body).toEqual({ people: [] });
+    expect(tries).toBe(4);
     tries = 0;
     const busy = await request(appOf(fails(9))).get('/people');
     expect([busy.status, busy.headers['retry-after'], tries]).toEqual([503, '3', 4]);
@@ -49,9 +48,9 @@ describe('a route', () => {
     async (errno, status, code) => {
       let tries = 0;
       const answer = await request(
-        appOf(() => {
+        appOf(async () => {
           tries += 1;
-          throw refusal(errno);
+          return Promise.reject(refusal(errno));
         }),
       ).get('/people');
       expect([answer.status, (answer.body as { code: string }).code, tries]).toEqual([
@@ -63,7 +62,19 @@ describe('a route', () => {
     },
   );
 
+  it('is looked at in a test, with the schema that the contract has for it', async () => {
+    const looked: unknown[] = [];
+    const app = appOf(() => Promise.resolve({ people: [] }));
+    app.set(ANSWER_CHECK, (name: string, schema: { safeParse: unknown }, answer: unknown) => {
+      looked.push(name, typeof schema.safeParse, answer);
+    });
+    await request(app).get('/people');
+    expect(looked).toEqual(['GET /people', 'function', { people: [] }]);
+  });
+
   it('that the table does not leave open to anyone can’t be made so', () => {
-    expect(() => closedRouter().open('GET /people')).toThrow(/not open to anyone/);
+    expect(() => closedRouter().open('GET /people', () => Promise.resolve({ people: [] }))).toThrow(
+      /not open to anyone/,
+    );
   });
 });

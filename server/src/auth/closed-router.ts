@@ -1,13 +1,22 @@
 import { setTimeout } from 'node:timers/promises';
 import { Router, type Request, type RequestHandler, type Response } from 'express';
+import { ANSWERS, type Answer, type AnswerOf, type RouteName } from '@wrenfern/contract/answers';
 import { ApiError } from '../api/errors.ts';
 import { isConflict } from '../db/faults.ts';
 import { ClassRow } from '../db/models.ts';
-import { ACCESS, isForSettingUp, mayCall, type RouteName } from './access.ts';
+import { ACCESS, isForSettingUp, mayCall } from './access.ts';
 import { memberOf, type Member } from './session.ts';
 
-type Answer = void | Promise<void>;
-export type ClosedHandler = (request: Request, response: Response, member: Member) => Answer;
+/** For a handler that has written itself what the contract has a schema for. */
+export const WRITTEN = Symbol('written');
+
+type Answered<R extends RouteName> = Promise<AnswerOf<R> | typeof WRITTEN>;
+type OpenHandler<R extends RouteName> = (request: Request, response: Response) => Answered<R>;
+type ClosedHandler<R extends RouteName> = (
+  request: Request,
+  response: Response,
+  member: Member,
+) => Answered<R>;
 
 /**
  * A router whose routes are opened by the access table alone. Every handler is handed who asks, so
@@ -17,7 +26,7 @@ export function closedRouter() {
   const router = Router();
   return {
     router,
-    on: (name: RouteName, handler: ClosedHandler): void => {
+    on: <R extends RouteName>(name: R, handler: ClosedHandler<R>): void => {
       register(router, name, async (request, response) => {
         const member = memberOf(request);
         if (!mayCall(member.role, name)) throw new ApiError('not-allowed');
@@ -25,20 +34,42 @@ export function closedRouter() {
           throw new ApiError('second-factor-needed');
         }
         if (member.role === 'cover') await needHandedOver(request, name, member);
-        await tryAgain(response, async () => handler(request, response, member));
+        const answer = await tryAgain(response, async () => handler(request, response, member));
+        write(response, name, answer);
       });
     },
     /** For routes that anyone may call. */
-    open: (name: RouteName, ...handlers: RequestHandler[]): void => {
+    open: <R extends RouteName>(name: R, handler: OpenHandler<R>): void => {
       if (ACCESS[name] !== 'anyone') throw new Error(`${name} is not open to anyone`);
-      register(router, name, ...handlers);
+      register(router, name, async (request, response) => {
+        write(response, name, await handler(request, response));
+      });
     },
   };
 }
 
-function register(router: Router, name: RouteName, ...handlers: RequestHandler[]): void {
+/**
+ * Writes what a handler hands over, with the status that the contract says. A test's app looks whether
+ * it is what the contract says; in use the compiler has looked, and nobody waits for it.
+ */
+function write(response: Response, name: RouteName, answer: unknown): void {
+  const said: Answer = ANSWERS[name];
+  if (said.kind === 'file' || answer === WRITTEN) return;
+  if (said.kind === 'done') {
+    response.status(said.status).end();
+    return;
+  }
+  const check: unknown = response.app.get(ANSWER_CHECK);
+  if (typeof check === 'function') check(name, said.schema, answer);
+  response.status(said.status).json(answer);
+}
+
+/** The setting of an app under which a test puts its look at each answer. */
+export const ANSWER_CHECK = 'answer check';
+
+function register(router: Router, name: RouteName, handler: RequestHandler): void {
   const [method = '', path = ''] = name.split(' ');
-  router[method.toLowerCase() as 'get'](path, ...handlers);
+  router[method.toLowerCase() as 'get'](path, handler);
 }
 
 /** Whoever covers a class is a stranger to every other: those are nowhere to be found. */
@@ -55,11 +86,10 @@ const TRIES = 4;
 const FIRST_PAUSE_MS = 15;
 
 /** A deadlock, or being second in a cluster, changed nothing: the same again goes through. */
-async function tryAgain(response: Response, work: () => Promise<void>): Promise<void> {
+async function tryAgain<T>(response: Response, work: () => Promise<T>): Promise<T> {
   for (let attempt = 1; ; attempt += 1) {
     try {
-      await work();
-      return;
+      return await work();
     } catch (error) {
       if (attempt === TRIES || response.headersSent || !isConflict(error)) throw error;
       await setTimeout(FIRST_PAUSE_MS * 2 ** attempt * (0.5 + Math.random()));

@@ -1,7 +1,8 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import { ApiError } from '../api/errors.ts';
-import { Link, type LinkKind, type Role } from '../db/models.ts';
+import type { Role } from '@wrenfern/contract/account';
+import { Link, type LinkKind } from '../db/models.ts';
 import { hashOf } from './known-device.ts';
 import { createTypedCode, tidyTypedCode } from './typed-code.ts';
 

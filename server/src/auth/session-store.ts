@@ -1,6 +1,7 @@
 import { Store, type SessionData } from 'express-session';
 import { QueryTypes } from 'sequelize';
-import { databaseOfModels, SessionRow, Studio, type Role } from '../db/models.ts';
+import type { Role } from '@wrenfern/contract/account';
+import { databaseOfModels, SessionRow, Studio } from '../db/models.ts';
 
 const DAY_MS = 86_400_000;
 /** Not seen for so long, a session is over. */

@@ -1,6 +1,7 @@
 import type { Request } from 'express';
 import { ApiError } from '../api/errors.ts';
-import { SessionRow, Studio, type Role, type User } from '../db/models.ts';
+import type { Role } from '@wrenfern/contract/account';
+import { SessionRow, Studio, type User } from '../db/models.ts';
 import { deviceOf } from './device-words.ts';
 
 /** Who is asking, and for which studio: as the database says it now. */

@@ -1,6 +1,7 @@
 import { addWeeks, subWeeks } from 'date-fns';
 import { QueryTypes } from 'sequelize';
-import { databaseOfModels, type Role } from '../db/models.ts';
+import type { Role } from '@wrenfern/contract/account';
+import { databaseOfModels } from '../db/models.ts';
 import type { CalendarClass } from './write-calendar.ts';
 
 /** What lies further back or ahead, a calendar is not told. */

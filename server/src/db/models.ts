@@ -19,7 +19,7 @@ export { Feed } from './models/feeds.ts';
 export { PersonRow } from './models/people.ts';
 export { GroupPerson, KeptPlan, StandingGroup } from './models/standing.ts';
 export { Trail } from './models/trail.ts';
-export { ROLES, User, type Role } from './models/studio.ts';
+export { User } from './models/studio.ts';
 export { Studio };
 
 /**

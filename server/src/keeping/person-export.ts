@@ -21,7 +21,7 @@ export async function collectPerson(row: PersonRow) {
   ]);
   const bookingOf = new Map(bookings.map((booking) => [booking.classId, booking]));
   return {
-    format: 'wrenfern-person/1',
+    format: 'wrenfern-person/1' as const,
     id,
     name,
     ...row.record,

@@ -1,9 +1,7 @@
+import type { TrailAction, TrailSubject } from '@wrenfern/contract/keeping';
 import { LRUCache } from 'lru-cache';
 import type { Member } from '../auth/session.ts';
 import { Trail } from '../db/models.ts';
-
-export type TrailAction = 'read' | 'changed' | 'deleted' | 'restored' | 'exported' | 'erased';
-export type TrailSubject = 'person' | 'people' | 'class';
 
 const READ_AGAIN_MS = 10 * 60_000;
 

@@ -10,10 +10,13 @@ import { deriveKey } from '../keeping/seal.ts';
 import { createFollower } from '../live/follow-events.ts';
 import type { Workers } from '../work/pool.ts';
 import { readinessOf } from '../work/readiness.ts';
+import { ANSWER_CHECK } from '../auth/closed-router.ts';
 import { hashPassword } from '../auth/passwords.ts';
 import { connect } from '../db/connect.ts';
+import { checkAnswer } from './check-answer.ts';
 import { migrate } from '../db/migrate.ts';
-import { bindModels, Studio, User, type Role } from '../db/models.ts';
+import type { Role } from '@wrenfern/contract/account';
+import { bindModels, Studio, User } from '../db/models.ts';
 
 const SECRET = 'a secret for tests only, long enough';
 export const TEST_KEY = deriveKey(SECRET, 'records');
@@ -37,7 +40,7 @@ const WORKERS: Workers = {
 };
 
 export function testApp(database: Sequelize, change: Partial<AppParts> = {}): Express {
-  return createApp({
+  const app = createApp({
     database,
     log: pino({ level: process.env.WRENFERN_TEST_LOG ?? 'silent' }),
     sessionSecret: SECRET,
@@ -58,6 +61,8 @@ export function testApp(database: Sequelize, change: Partial<AppParts> = {}): Ex
     }),
     ...change,
   });
+  app.set(ANSWER_CHECK, checkAnswer);
+  return app;
 }
 
 /** The test database and an app over it for the tests of one file; closed when they are done. */

@@ -7,7 +7,7 @@ import {
   type Sequelize,
 } from 'sequelize';
 import { id, moment } from './columns.ts';
-import type { Role } from './studio.ts';
+import type { Role } from '@wrenfern/contract/account';
 
 /** Somebody signed in on one device. */
 export class SessionRow extends Model<

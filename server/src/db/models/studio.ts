@@ -1,3 +1,4 @@
+import type { Role } from '@wrenfern/contract/account';
 import { z } from 'zod';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { readSchool } from '@wrenfern/core/plan/migrate-plan';
@@ -41,8 +42,6 @@ export class Studio extends Model<InferAttributes<Studio>, InferCreationAttribut
 }
 
 /** What somebody may do: the table in `auth/access.ts` says which routes. */
-export const ROLES = ['owner', 'instructor', 'cover', 'reader'] as const;
-export type Role = (typeof ROLES)[number];
 
 export class User extends Model<InferAttributes<User>, InferCreationAttributes<User>> {
   declare id: string;

@@ -1,3 +1,4 @@
+import type { TrailAction, TrailSubject } from '@wrenfern/contract/keeping';
 import {
   DataTypes,
   Model,
@@ -15,8 +16,8 @@ export class Trail extends Model<InferAttributes<Trail>, InferCreationAttributes
   declare userId: string;
   /** Kept here: whoever left is still named. */
   declare userName: string;
-  declare action: string;
-  declare subject: string;
+  declare action: TrailAction;
+  declare subject: TrailSubject;
   declare subjectId: string | null;
   declare createdAt: CreationOptional<Date>;
 }

@@ -1,0 +1,128 @@
+import { z } from 'zod';
+import { LiveEvent } from '@wrenfern/core/live/events';
+import { Machine } from '@wrenfern/core/movement/vocabulary';
+import { HandChoices } from '@wrenfern/core/people/choose-option';
+import { CautionEntry, Person } from '@wrenfern/core/people/person';
+import { Plan } from '@wrenfern/core/plan/plan';
+import { SchoolRules } from '@wrenfern/core/plan/school';
+import { Pace } from '@wrenfern/core/plan/timing/pace';
+import { Machines } from '@wrenfern/core/room/machines';
+import { Cupboard } from '@wrenfern/core/room/props';
+
+const moment = z.iso.datetime();
+/** Saved so many times: a save names the one it began from. */
+const revision = z.number();
+
+export const ClassSummary = z.object({
+  id: z.uuid(),
+  title: z.string(),
+  startsAt: moment,
+  targetS: z.number(),
+  machine: Machine,
+  items: z.number(),
+  coming: z.number(),
+  taught: z.boolean(),
+  effort: z.number().nullable(),
+});
+export type ClassSummary = z.infer<typeof ClassSummary>;
+export const ClassList = z.object({ classes: z.array(ClassSummary) });
+
+/** The first of what was made, and all of it where it repeats. */
+export const ClassesMade = z.object({ id: z.uuid().optional(), ids: z.array(z.uuid()) });
+export const WeekCopied = z.object({ ids: z.array(z.uuid()) });
+export const Cover = z.object({ coverUserId: z.uuid().nullable() });
+
+export const BookedPerson = z.object({
+  person: Person,
+  today: z.array(CautionEntry),
+  todayNote: z.string(),
+  byHand: HandChoices,
+  revision,
+});
+export type BookedPerson = z.infer<typeof BookedPerson>;
+
+export const WholeClass = z.object({
+  id: z.uuid(),
+  title: z.string(),
+  startsAt: moment,
+  day: z.iso.date(),
+  revision,
+  detailsRevision: revision,
+  attendeesRevision: revision,
+  plan: Plan,
+  attendees: z.array(BookedPerson),
+  familiar: z.array(z.string()),
+  taught: z.boolean(),
+  /** Whose class it is; null when that was never said. */
+  instructorId: z.uuid().nullable(),
+  /** Whom the class was handed over to. */
+  coverUserId: z.uuid().nullable(),
+  cupboard: Cupboard,
+  pace: Pace,
+  machines: Machines,
+  /** Why it does not take place; null while it does. */
+  calledOff: z.string().nullable(),
+  /** One of a series that repeats. */
+  isRepeated: z.boolean(),
+  /** The studio's own schools. */
+  schools: z.array(SchoolRules),
+  /** Exercises of the last classes that these people came to, newest first. */
+  lately: z.array(z.string()),
+});
+export type WholeClass = z.infer<typeof WholeClass>;
+
+export const PlanSaved = z.object({ revision });
+/** One of the saved plans, whole. */
+export const SavedPlan = z.object({ revision, plan: Plan });
+
+/** A saved plan in the history of a class. */
+export const PlanRevision = z.object({
+  revision,
+  savedBy: z.string(),
+  savedAt: moment,
+  wasTaught: z.boolean(),
+});
+export type PlanRevision = z.infer<typeof PlanRevision>;
+export const PlanRevisions = z.object({ revisions: z.array(PlanRevision) });
+
+/** An event as the server has it: `seq` counts up as they arrive. */
+export const Pressed = z.object({ seq: z.number(), event: LiveEvent });
+export type Pressed = z.infer<typeof Pressed>;
+
+export const EventsTaken = z.object({
+  pressed: z.array(Pressed),
+  /** The server's clock. */
+  nowMs: z.number(),
+});
+export const ClassEvents = EventsTaken.extend({
+  /** The plan as it is taught, from the first start on. */
+  taught: SavedPlan.nullable(),
+});
+export type ClassEvents = z.infer<typeof ClassEvents>;
+
+export const ClassNote = z.object({
+  effort: z.number().nullable(),
+  note: z.string(),
+  revision,
+});
+export type ClassNote = z.infer<typeof ClassNote>;
+
+/** A plan without a date. */
+export const KeptPlan = z.object({
+  id: z.uuid(),
+  name: z.string(),
+  tags: z.array(z.string()),
+  machine: Machine,
+  targetS: z.number(),
+  items: z.number(),
+  revision,
+});
+/** And how it went in the classes that were begun from it. */
+export const KeptPlanRow = KeptPlan.extend({
+  taught: z.number(),
+  lastTaughtAt: moment.nullable(),
+  tookS: z.object({ least: z.number(), most: z.number() }).nullable(),
+});
+export type KeptPlanRow = z.infer<typeof KeptPlanRow>;
+export const KeptPlans = z.object({ plans: z.array(KeptPlanRow) });
+export const WholeKeptPlan = KeptPlan.extend({ plan: Plan });

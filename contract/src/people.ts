@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { CautionEntry, Person } from '@wrenfern/core/people/person';
+import { HandChoices } from '@wrenfern/core/people/choose-option';
+
+/** A record and how often it was saved. */
+export const RevisedPerson = Person.extend({ revision: z.number() });
+export type RevisedPerson = z.infer<typeof RevisedPerson>;
+export const PeopleList = z.object({ people: z.array(RevisedPerson) });
+export const PeopleTaken = z.object({ added: z.number(), changed: z.number() });
+
+/** All that is kept about one person, to be given to them. */
+export const PersonEverything = Person.extend({
+  format: z.literal('wrenfern-person/1'),
+  since: z.iso.datetime(),
+  changed: z.iso.datetime(),
+  classes: z.array(
+    z.object({
+      title: z.string(),
+      startsAt: z.iso.datetime(),
+      taught: z.boolean(),
+      today: z.array(CautionEntry),
+      todayNote: z.string(),
+      choices: HandChoices,
+      moved: z.array(z.object({ itemId: z.string(), option: z.number(), at: z.iso.datetime() })),
+    }),
+  ),
+});
+
+/** People who usually come together. */
+export const StandingGroup = z.object({
+  id: z.uuid(),
+  name: z.string(),
+  personIds: z.array(z.uuid()),
+  revision: z.number(),
+});
+export type StandingGroup = z.infer<typeof StandingGroup>;
+export const StandingGroups = z.object({ groups: z.array(StandingGroup) });

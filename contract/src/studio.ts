@@ -1,0 +1,129 @@
+import { z } from 'zod';
+import { SchoolRules } from '@wrenfern/core/plan/school';
+import { Pace } from '@wrenfern/core/plan/timing/pace';
+import { Machines } from '@wrenfern/core/room/machines';
+import { Cupboard } from '@wrenfern/core/room/props';
+import { Role } from './account.ts';
+
+const moment = z.iso.datetime();
+
+export const StudioSettings = z.object({
+  name: z.string(),
+  slug: z.string(),
+  isDemo: z.boolean(),
+  timeZone: z.string(),
+  cupboard: Cupboard,
+  pace: Pace,
+  machines: Machines,
+  schools: z.array(SchoolRules),
+  /** Months after which people who came to nothing are taken out; null for never. */
+  retentionMonths: z.number().nullable(),
+  /** Whether everybody here signs in with a second factor. */
+  needsSecondFactor: z.boolean(),
+  revision: z.number(),
+});
+export type StudioSettings = z.infer<typeof StudioSettings>;
+
+/** Something that a studio has nearly as much of as it may. */
+const Room = z.object({ words: z.string(), held: z.number(), most: z.number() });
+export type Room = z.infer<typeof Room>;
+export const NearlyFull = z.object({ nearly: z.array(Room) });
+
+/** With it somebody may set up a studio of their own. */
+export const StudioInvitation = z.object({ code: z.string() });
+
+export const TeamMember = z.object({
+  id: z.uuid(),
+  name: z.string(),
+  email: z.string(),
+  role: Role,
+  until: z.string().nullable(),
+  hasSecondFactor: z.boolean(),
+});
+export type TeamMember = z.infer<typeof TeamMember>;
+
+const Invitation = z.object({
+  id: z.string(),
+  name: z.string().nullable(),
+  email: z.string().nullable(),
+  role: Role.nullable(),
+  until: z.string().nullable(),
+  expires: moment,
+});
+export type Invitation = z.infer<typeof Invitation>;
+export const Team = z.object({ team: z.array(TeamMember), invitations: z.array(Invitation) });
+export type Team = z.infer<typeof Team>;
+
+/** A one-time link, as the path to it. */
+export const LinkPath = z.object({ path: z.string() });
+export const Invited = LinkPath.extend({ id: z.string() });
+
+/** Whether a booking desk may send messages here, and what it told lately. */
+export const DeskState = z.object({
+  isOn: z.boolean(),
+  path: z.string(),
+  told: z.array(
+    z.object({
+      at: moment,
+      event: z.enum(['booked', 'cancelled', 'late-cancelled', 'walked-in']),
+      /** Null once they are gone. */
+      person: z.string().nullable(),
+      class: z.object({ title: z.string(), startsAt: moment }).nullable(),
+    }),
+  ),
+});
+export type DeskState = z.infer<typeof DeskState>;
+/** Told once and never again. */
+export const DeskSecret = z.object({ secret: z.string(), path: z.string() });
+export const DeskOutcome = z.object({ outcome: z.string() });
+/** What can be booked. */
+export const DeskClasses = z.object({
+  studio: z.string(),
+  classes: z.array(
+    z.object({
+      id: z.uuid(),
+      title: z.string(),
+      startsAt: moment,
+      minutes: z.number(),
+      coming: z.number(),
+      refs: z.array(z.string()),
+    }),
+  ),
+});
+
+/** A private address of one's own at which a calendar reads classes. */
+export const Feed = z.object({
+  id: z.uuid(),
+  onlyOwn: z.boolean(),
+  madeAt: moment,
+  /** When a calendar last came. */
+  readAt: moment.nullable(),
+});
+export type Feed = z.infer<typeof Feed>;
+export const Feeds = z.object({ feeds: z.array(Feed) });
+/** The address is told once and never again. */
+export const NewFeed = Feed.extend({ path: z.string() });
+
+/** What stands where an archive would be put; `mark` is of exactly that. */
+export const Replaced = z.object({
+  people: z.number(),
+  classes: z.number(),
+  exercises: z.number(),
+  mark: z.string(),
+});
+/** What an archive holds. */
+export const LookedInto = z.object({
+  studio: z.string(),
+  madeAt: z.string(),
+  holds: z.object({
+    people: z.number(),
+    classes: z.number(),
+    exercises: z.number(),
+    groups: z.number(),
+    keptPlans: z.number(),
+  }),
+  /** Emails of those who teach in it and are in no team here. */
+  unknownTeachers: z.array(z.string()),
+  replaces: Replaced,
+});
+export type LookedInto = z.infer<typeof LookedInto>;
