@@ -7,7 +7,7 @@ export type Role = z.infer<typeof Role>;
 /** Who is signed in, and where. */
 export const Session = z.object({
   user: z.object({
-    id: z.uuid(),
+    id: z.string(),
     name: z.string(),
     role: Role,
     /** The studio asks for a second factor, and this user has none yet. */
@@ -69,4 +69,4 @@ export const ProposedFactor = z.object({ secret: z.string(), uri: z.string() });
 export type ProposedFactor = z.infer<typeof ProposedFactor>;
 
 /** Told once and never again. */
-export const RecoveryCodes = z.object({ recoveryCodes: z.array(z.string()) });
+export const NewRecoveryCodes = z.object({ recoveryCodes: z.array(z.string()) });

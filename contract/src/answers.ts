@@ -5,13 +5,12 @@ import {
   LinkPurpose,
   LinkUsed,
   ProposedFactor,
-  RecoveryCodes,
+  NewRecoveryCodes,
   Session,
 } from './account.ts';
 import {
   ClassEvents,
   ClassesMade,
-  ClassList,
   ClassNote,
   Cover,
   EventsTaken,
@@ -25,7 +24,7 @@ import {
   WholeKeptPlan,
 } from './classes.ts';
 import { ExerciseHistory, ExerciseVersions, OwnExercise, OwnExercises } from './exercises.ts';
-import { Trail, Wastebasket } from './keeping.ts';
+import { NearlyFull, Trail, Wastebasket } from './keeping.ts';
 import {
   PeopleList,
   PeopleTaken,
@@ -34,7 +33,7 @@ import {
   StandingGroup,
   StandingGroups,
 } from './people.ts';
-import { ReadyClasses } from './ready-classes.ts';
+import { ClassList, ReadyClasses } from './class-cards.ts';
 import {
   DeskClasses,
   DeskOutcome,
@@ -44,7 +43,6 @@ import {
   Invited,
   LinkPath,
   LookedInto,
-  NearlyFull,
   NewFeed,
   StudioInvitation,
   StudioSettings,
@@ -82,9 +80,9 @@ export const ANSWERS = {
   'DELETE /account/sessions': DONE,
   'DELETE /account/sessions/:id': DONE,
   'POST /account/second-factor': read(ProposedFactor),
-  'PUT /account/second-factor': read(RecoveryCodes),
+  'PUT /account/second-factor': read(NewRecoveryCodes),
   'DELETE /account/second-factor': DONE,
-  'POST /account/recovery-codes': read(RecoveryCodes),
+  'POST /account/recovery-codes': read(NewRecoveryCodes),
 
   'GET /today': read(ReadyClasses),
   'GET /week': read(ReadyClasses),
@@ -173,4 +171,4 @@ export type AnswerOf<R extends RouteName> = (typeof ANSWERS)[R] extends {
   schema: infer S extends z.ZodType;
 }
   ? z.infer<S>
-  : void;
+  : undefined;

@@ -13,24 +13,10 @@ const moment = z.iso.datetime();
 /** Saved so many times: a save names the one it began from. */
 const revision = z.number();
 
-export const ClassSummary = z.object({
-  id: z.uuid(),
-  title: z.string(),
-  startsAt: moment,
-  targetS: z.number(),
-  machine: Machine,
-  items: z.number(),
-  coming: z.number(),
-  taught: z.boolean(),
-  effort: z.number().nullable(),
-});
-export type ClassSummary = z.infer<typeof ClassSummary>;
-export const ClassList = z.object({ classes: z.array(ClassSummary) });
-
 /** The first of what was made, and all of it where it repeats. */
-export const ClassesMade = z.object({ id: z.uuid().optional(), ids: z.array(z.uuid()) });
-export const WeekCopied = z.object({ ids: z.array(z.uuid()) });
-export const Cover = z.object({ coverUserId: z.uuid().nullable() });
+export const ClassesMade = z.object({ id: z.string(), ids: z.array(z.string()) });
+export const WeekCopied = z.object({ ids: z.array(z.string()) });
+export const Cover = z.object({ coverUserId: z.string().nullable() });
 
 export const BookedPerson = z.object({
   person: Person,
@@ -42,7 +28,7 @@ export const BookedPerson = z.object({
 export type BookedPerson = z.infer<typeof BookedPerson>;
 
 export const WholeClass = z.object({
-  id: z.uuid(),
+  id: z.string(),
   title: z.string(),
   startsAt: moment,
   day: z.iso.date(),
@@ -54,9 +40,9 @@ export const WholeClass = z.object({
   familiar: z.array(z.string()),
   taught: z.boolean(),
   /** Whose class it is; null when that was never said. */
-  instructorId: z.uuid().nullable(),
+  instructorId: z.string().nullable(),
   /** Whom the class was handed over to. */
-  coverUserId: z.uuid().nullable(),
+  coverUserId: z.string().nullable(),
   cupboard: Cupboard,
   pace: Pace,
   machines: Machines,
@@ -109,7 +95,7 @@ export type ClassNote = z.infer<typeof ClassNote>;
 
 /** A plan without a date. */
 export const KeptPlan = z.object({
-  id: z.uuid(),
+  id: z.string(),
   name: z.string(),
   tags: z.array(z.string()),
   machine: Machine,

@@ -16,7 +16,7 @@ export const ExerciseHistory = z.object({
   count: z.number(),
   classes: z.array(
     z.object({
-      id: z.uuid(),
+      id: z.string(),
       title: z.string(),
       startsAt: z.iso.datetime(),
       taught: z.boolean(),

@@ -28,3 +28,8 @@ const TrailEntry = z.object({
 });
 export type TrailEntry = z.infer<typeof TrailEntry>;
 export const Trail = z.object({ trail: z.array(TrailEntry) });
+
+/** Something that a studio has nearly as much of as it may. */
+const Room = z.object({ words: z.string(), held: z.number(), most: z.number() });
+export type Room = z.infer<typeof Room>;
+export const NearlyFull = z.object({ nearly: z.array(Room) });

@@ -28,9 +28,9 @@ export const PersonEverything = Person.extend({
 
 /** People who usually come together. */
 export const StandingGroup = z.object({
-  id: z.uuid(),
+  id: z.string(),
   name: z.string(),
-  personIds: z.array(z.uuid()),
+  personIds: z.array(z.string()),
   revision: z.number(),
 });
 export type StandingGroup = z.infer<typeof StandingGroup>;

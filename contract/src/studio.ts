@@ -24,16 +24,11 @@ export const StudioSettings = z.object({
 });
 export type StudioSettings = z.infer<typeof StudioSettings>;
 
-/** Something that a studio has nearly as much of as it may. */
-const Room = z.object({ words: z.string(), held: z.number(), most: z.number() });
-export type Room = z.infer<typeof Room>;
-export const NearlyFull = z.object({ nearly: z.array(Room) });
-
 /** With it somebody may set up a studio of their own. */
 export const StudioInvitation = z.object({ code: z.string() });
 
 export const TeamMember = z.object({
-  id: z.uuid(),
+  id: z.string(),
   name: z.string(),
   email: z.string(),
   role: Role,
@@ -44,9 +39,9 @@ export type TeamMember = z.infer<typeof TeamMember>;
 
 const Invitation = z.object({
   id: z.string(),
-  name: z.string().nullable(),
-  email: z.string().nullable(),
-  role: Role.nullable(),
+  name: z.string(),
+  email: z.string(),
+  role: Role,
   until: z.string().nullable(),
   expires: moment,
 });
@@ -81,7 +76,7 @@ export const DeskClasses = z.object({
   studio: z.string(),
   classes: z.array(
     z.object({
-      id: z.uuid(),
+      id: z.string(),
       title: z.string(),
       startsAt: moment,
       minutes: z.number(),
@@ -93,7 +88,7 @@ export const DeskClasses = z.object({
 
 /** A private address of one's own at which a calendar reads classes. */
 export const Feed = z.object({
-  id: z.uuid(),
+  id: z.string(),
   onlyOwn: z.boolean(),
   madeAt: moment,
   /** When a calendar last came. */

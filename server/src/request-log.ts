@@ -12,7 +12,7 @@ const SECRET_ADDRESS = /^(\/api\/feeds\/)[^/]+(?=\/)/;
  * nor headers are logged: they hold people.
  */
 export function logRequests(log: Logger): RequestHandler {
-  const write = pinoHttp<IncomingMessage, ServerResponse>({
+  const write = pinoHttp({
     logger: log,
     genReqId(_request, response) {
       const id = randomUUID();
@@ -34,7 +34,8 @@ export function logRequests(log: Logger): RequestHandler {
   });
   return (request, response, next) => {
     write(request, response);
-    request.requestId = String(request.id);
+    const { id } = request;
+    request.requestId = typeof id === 'string' ? id : randomUUID();
     request.note = (event, about) =>
       log.info({ requestId: request.requestId, event, ...about }, 'security');
     next();

@@ -4,7 +4,7 @@ import './app/styles.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/app.tsx';
-import { askForToday } from './data/hooks.ts';
+import { askForToday } from './data/use-class-cards.ts';
 
 if (window.location.pathname === '/') askForToday();
 

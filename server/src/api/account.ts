@@ -22,7 +22,7 @@ interface AccountParts {
 export function accountRouter({ key, provePassword }: AccountParts) {
   const { router, on } = closedRouter();
 
-  on('GET /account', async (request, response, member) => {
+  on('GET /account', async (request, member) => {
     const user = await userOf(member);
     const rows = await SessionRow.findAll({
       where: { userId: user.id, epoch: user.epoch },
@@ -46,7 +46,7 @@ export function accountRouter({ key, provePassword }: AccountParts) {
     };
   });
 
-  on('PUT /account/password', async (request, response, member) => {
+  on('PUT /account/password', async (request, member) => {
     const body = readBody('PUT /account/password', request);
     const user = await provePassword(member, body.password);
     await user.update({ passwordHash: await hashPassword(body.next) });
@@ -56,26 +56,26 @@ export function accountRouter({ key, provePassword }: AccountParts) {
   });
 
   /** Everywhere, this device included. */
-  on('DELETE /account/sessions', async (request, response, member) => {
+  on('DELETE /account/sessions', async (request, member) => {
     await endSessionsOf(await userOf(member));
     request.note('sessions-ended', { userId: member.userId });
   });
 
-  on('DELETE /account/sessions/:id', async (request, response, member) => {
+  on('DELETE /account/sessions/:id', async (request, member) => {
     const rows = await SessionRow.findAll({ where: { userId: member.userId } });
     const row = rows.find(({ sid }) => nameOf(sid) === request.params.id);
     if (!row) throw new ApiError('not-found');
     await row.destroy();
   });
 
-  on('POST /account/second-factor', async (request, response, member) => {
+  on('POST /account/second-factor', async (request, member) => {
     const body = readBody('POST /account/second-factor', request);
     const user = await provePassword(member, body.password);
     return proposeSecondFactor(user.email);
   });
 
   /** In use from the first right code on; the recovery codes are told here and never again. */
-  on('PUT /account/second-factor', async (request, response, member) => {
+  on('PUT /account/second-factor', async (request, member) => {
     const body = readBody('PUT /account/second-factor', request);
     const user = await provePassword(member, body.password);
     const sealed = confirmSecondFactor(key, user, body.secret, body.code);
@@ -91,7 +91,7 @@ export function accountRouter({ key, provePassword }: AccountParts) {
     return { recoveryCodes: codes };
   });
 
-  on('DELETE /account/second-factor', async (request, response, member) => {
+  on('DELETE /account/second-factor', async (request, member) => {
     const body = readBody('DELETE /account/second-factor', request);
     const user = await provePassword(member, body.password);
     const studio = await Studio.findByPk(member.studioId);
@@ -101,7 +101,7 @@ export function accountRouter({ key, provePassword }: AccountParts) {
   });
 
   /** Other recovery codes in place of those that are left. */
-  on('POST /account/recovery-codes', async (request, response, member) => {
+  on('POST /account/recovery-codes', async (request, member) => {
     const body = readBody('POST /account/recovery-codes', request);
     const user = await provePassword(member, body.password);
     if (!user.secondFactor) throw new ApiError('not-found');

@@ -24,7 +24,7 @@ export function classLogRouter(follower: Follower) {
   const streams = new Map<string, number>();
 
   /** What was pressed after `after`, and the plan as it is taught once the class has begun. */
-  on('GET /classes/:id/events', async (request, response, { studioId }) => {
+  on('GET /classes/:id/events', async (request, { studioId }) => {
     const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
     const { after } = readQuery('GET /classes/:id/events', request);
     return {
@@ -34,7 +34,7 @@ export function classLogRouter(follower: Follower) {
   });
 
   /** Sent twice, an event is kept once. Answers what this device has not seen. */
-  on('POST /classes/:id/events', async (request, response, { studioId }) => {
+  on('POST /classes/:id/events', async (request, { studioId }) => {
     const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
     const { events, after } = readBody('POST /classes/:id/events', request);
     needTimesOf(row, events);
@@ -54,7 +54,7 @@ export function classLogRouter(follower: Follower) {
   });
 
   /** Follows a class: server-sent events, each a list of what is new. */
-  on('GET /classes/:id/events/stream', async (request, response, member) => {
+  on('GET /classes/:id/events/stream', async (request, member, response) => {
     const row = await rowsOf(ClassRow, member.studioId).one({ id: readId(request) });
     openStream(response, row.id, member);
   });
@@ -82,12 +82,12 @@ export function classLogRouter(follower: Follower) {
     });
   }
 
-  on('GET /classes/:id/note', async (request, response, { studioId }) => {
+  on('GET /classes/:id/note', async (request, { studioId }) => {
     const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
     return await noteOf(studioId, row.id);
   });
 
-  on('PUT /classes/:id/note', async (request, response, { studioId }) => {
+  on('PUT /classes/:id/note', async (request, { studioId }) => {
     const { id: classId } = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
     const { revision, ...note } = readBody('PUT /classes/:id/note', request);
     const notes = rowsOf(ClassNote, studioId);

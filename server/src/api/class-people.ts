@@ -13,7 +13,7 @@ export function classPeopleRouter() {
   const { router, on } = closedRouter();
 
   /** Books exactly these people; whoever stays keeps today's notes and choices. */
-  on('PUT /classes/:id/attendees', async (request, response, member) => {
+  on('PUT /classes/:id/attendees', async (request, member) => {
     const { studioId } = member;
     const classes = rowsOf(ClassRow, studioId);
     const id = readId(request);
@@ -28,7 +28,7 @@ export function classPeopleRouter() {
     return now;
   });
 
-  on('PATCH /classes/:id/attendees/:personId', async (request, response, member) => {
+  on('PATCH /classes/:id/attendees/:personId', async (request, member) => {
     const { studioId } = member;
     const classId = readId(request);
     const bookings = rowsOf(Booking, studioId);

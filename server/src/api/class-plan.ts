@@ -18,7 +18,7 @@ export function classPlanRouter() {
   const { router, on } = closedRouter();
 
   /** A save that started from an older revision is answered with the newer document. */
-  on('PUT /classes/:id/plan', async (request, response, member) => {
+  on('PUT /classes/:id/plan', async (request, member) => {
     const { studioId } = member;
     const { id } = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
     const { revision, plan } = readBody('PUT /classes/:id/plan', request);
@@ -45,7 +45,7 @@ export function classPlanRouter() {
   });
 
   /** Newest first. */
-  on('GET /classes/:id/revisions', async (request, response, { studioId }) => {
+  on('GET /classes/:id/revisions', async (request, { studioId }) => {
     const { id, taughtRevision } = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
     const rows = await rowsOf(PlanRevision, studioId).all({
       where: { classId: id },
@@ -63,7 +63,7 @@ export function classPlanRouter() {
     };
   });
 
-  on('GET /classes/:id/revisions/:revision', async (request, response, { studioId }) => {
+  on('GET /classes/:id/revisions/:revision', async (request, { studioId }) => {
     const { id } = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
     const revision = z.coerce.number().int().min(1).safeParse(request.params.revision);
     if (!revision.success) throw new ApiError('not-found');

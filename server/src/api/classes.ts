@@ -25,7 +25,7 @@ export function classesRouter() {
   const { router, on } = closedRouter();
 
   /** Newest first; `before` continues a list. */
-  on('GET /classes', async (request, response, member) => {
+  on('GET /classes', async (request, member) => {
     const { before, limit } = readQuery('GET /classes', request);
     const rows = await rowsOf(ClassRow, member.studioId).all({
       where: {
@@ -39,7 +39,7 @@ export function classesRouter() {
     return { classes: await summaries(rows, member.studioId) };
   });
 
-  on('POST /classes', async (request, response, member) => {
+  on('POST /classes', async (request, member) => {
     const wanted = readBody('POST /classes', request);
     const { studioId } = member;
     const { copyOf, keptPlanId, peopleOf, groupId, weeklyUntil, vary, instructorId } = wanted;
@@ -74,16 +74,18 @@ export function classesRouter() {
         ...(seriesId ? { seriesId } : {}),
       })),
     );
-    return { id: ids[0], ids };
+    const [id] = ids;
+    if (id === undefined) throw new Error('a class was asked for and none was made');
+    return { id, ids };
   });
 
-  on('GET /classes/:id', async (request, response, member) => {
+  on('GET /classes/:id', async (request, member) => {
     const row = await rowsOf(ClassRow, member.studioId).one({ id: readId(request) });
     if (member.role !== 'reader') await noteAccess(member, 'read', 'class', row.id);
     return await wholeClass(row, member);
   });
 
-  on('PATCH /classes/:id', async (request, response, member) => {
+  on('PATCH /classes/:id', async (request, member) => {
     const classes = rowsOf(ClassRow, member.studioId);
     const { id } = await classes.one({ id: readId(request) });
     const change = readBody('PATCH /classes/:id', request);
@@ -102,13 +104,13 @@ export function classesRouter() {
   });
 
   /** Into the wastebasket, with its log. */
-  on('DELETE /classes/:id', async (request, response, { studioId }) => {
+  on('DELETE /classes/:id', async (request, { studioId }) => {
     const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
     await row.destroy();
   });
 
   /** Hands a class over to somebody who covers it, or takes it back. */
-  on('PUT /classes/:id/cover', async (request, response, { studioId }) => {
+  on('PUT /classes/:id/cover', async (request, { studioId }) => {
     const row = await rowsOf(ClassRow, studioId).one({ id: readId(request) });
     const { userId } = readBody('PUT /classes/:id/cover', request);
     if (userId) await needInTeam(studioId, userId, 'userId');

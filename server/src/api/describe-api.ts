@@ -5,7 +5,7 @@ import * as classes from '@wrenfern/contract/classes';
 import * as exercises from '@wrenfern/contract/exercises';
 import * as keeping from '@wrenfern/contract/keeping';
 import * as people from '@wrenfern/contract/people';
-import * as ready from '@wrenfern/contract/ready-classes';
+import * as cards from '@wrenfern/contract/class-cards';
 import * as studio from '@wrenfern/contract/studio';
 import { Exercise } from '@wrenfern/core/movement/exercise';
 import { Person } from '@wrenfern/core/people/person';
@@ -25,7 +25,7 @@ const NAMED: Json = {
   ...exercises,
   ...keeping,
   ...people,
-  ...ready,
+  ...cards,
   ...studio,
   Plan,
   Exercise,

@@ -48,7 +48,7 @@ export function deskRouter(key: Buffer) {
     return studio;
   }
 
-  on('GET /studio/desk', async (_request, response, { studioId }) => {
+  on('GET /studio/desk', async (_request, { studioId }) => {
     const studio = await Studio.findByPk(studioId);
     return {
       isOn: Boolean(studio?.deskSecret),
@@ -58,7 +58,7 @@ export function deskRouter(key: Buffer) {
   });
 
   /** The secret is told here and never again; another ends the one before. */
-  on('POST /studio/desk', async (_request, response, { studioId }) => {
+  on('POST /studio/desk', async (_request, { studioId }) => {
     const secret = randomBytes(SECRET_BYTES).toString('base64url');
     await Studio.update(
       { deskSecret: seal(key, secret, studioId) },
@@ -67,12 +67,12 @@ export function deskRouter(key: Buffer) {
     return { secret, path: pathOf(studioId) };
   });
 
-  on('DELETE /studio/desk', async (_request, response, { studioId }) => {
+  on('DELETE /studio/desk', async (_request, { studioId }) => {
     await Studio.update({ deskSecret: null }, { where: { id: studioId }, silent: true });
   });
 
   /** Who comes or does not, as it happens. Sent twice, it is done once. */
-  open('POST /desk/:studioId/messages', async (request, response) => {
+  open('POST /desk/:studioId/messages', async (request) => {
     const { id } = await signedStudio(request);
     const message = readBody('POST /desk/:studioId/messages', request);
     const messageId = request.get('x-wrenfern-message') ?? '';
@@ -80,7 +80,7 @@ export function deskRouter(key: Buffer) {
   });
 
   /** What can be booked: classes ahead, with who of the desk's own people is in them. */
-  open('GET /desk/:studioId/classes', async (request, response) => {
+  open('GET /desk/:studioId/classes', async (request) => {
     const { id: studioId, name } = await signedStudio(request);
     return { studio: name, classes: await classesAhead(studioId, new Date()) };
   });

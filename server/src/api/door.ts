@@ -34,13 +34,13 @@ export function doorRouter(parts: DoorParts) {
   const addressOf = (ip: string | undefined) => ip ?? 'nowhere';
 
   /** What the first page needs to know; words that somebody typed never stand on it. */
-  open('GET /door', async (_request, response) => {
+  open('GET /door', async () => {
     const isSetUp = (await Studio.count({ where: { isDemo: false } })) > 0;
     return { demo: parts.demo, isSetUp, allowStudios: parts.allowStudios };
   });
 
   /** Every visitor gets a demo studio of their own, and into no other. */
-  open('POST /demo-session', async (request, response) => {
+  open('POST /demo-session', async (request) => {
     const body = readBody('POST /demo-session', request);
     if (!parts.demo) throw new ApiError('not-found');
     await mayOpenDemo(addressOf(request.ip));
@@ -48,7 +48,7 @@ export function doorRouter(parts: DoorParts) {
     await signIn(request, user);
   });
 
-  open('POST /set-up', async (request, response) => {
+  open('POST /set-up', async (request) => {
     const wanted = readBody('POST /set-up', request);
     await mayKnock(addressOf(request.ip));
     const passwordHash = await hashPassword(wanted.password);
@@ -57,7 +57,7 @@ export function doorRouter(parts: DoorParts) {
   });
 
   /** What a link is for, in words, before it is used. */
-  open('POST /links/look', async (request, response) => {
+  open('POST /links/look', async (request) => {
     const body = readBody('POST /links/look', request);
     await mayKnock(addressOf(request.ip));
     const link = await findLink(body.token);
@@ -74,7 +74,7 @@ export function doorRouter(parts: DoorParts) {
   });
 
   /** Chooses one's own password, once, and is in. */
-  open('POST /links/use', async (request, response) => {
+  open('POST /links/use', async (request) => {
     const body = readBody('POST /links/use', request);
     await mayKnock(addressOf(request.ip));
     const link = await findLink(body.token);

@@ -32,7 +32,7 @@ export function exercisesRouter() {
   const { router, on } = closedRouter();
 
   /** Half a megabyte in a large studio: told again only when something changed. */
-  on('GET /exercises', async (request, response, { studioId }) => {
+  on('GET /exercises', async (request, { studioId }, response) => {
     const stamp = await catalogueStamp(studioId);
     response.set({ ETag: stamp, 'Cache-Control': 'private, no-cache' });
     if (request.fresh) {
@@ -46,7 +46,7 @@ export function exercisesRouter() {
     return WRITTEN;
   });
 
-  on('PUT /exercises/:slug', async (request, response, member) => {
+  on('PUT /exercises/:slug', async (request, member) => {
     const { studioId } = member;
     const slug = readSlug(request.params.slug);
     const { version, exercise } = readBody('PUT /exercises/:slug', request);
@@ -75,7 +75,7 @@ export function exercisesRouter() {
   });
 
   /** Newest first. */
-  on('GET /exercises/:slug/versions', async (request, response, member) => {
+  on('GET /exercises/:slug/versions', async (request, member) => {
     const { studioId } = member;
     const slug = readSlug(request.params.slug);
     const rows = await rowsOf(ExerciseVersion, studioId).all({
@@ -86,7 +86,7 @@ export function exercisesRouter() {
     return { versions: rows.map(told) };
   });
 
-  on('DELETE /exercises/:slug', async (request, response, member) => {
+  on('DELETE /exercises/:slug', async (request, member) => {
     const { studioId } = member;
     const slug = readSlug(request.params.slug);
     await databaseOfModels().transaction(async (transaction) => {
@@ -104,7 +104,7 @@ export function exercisesRouter() {
   });
 
   /** The classes that an exercise, built in or own, stands in; newest first. */
-  on('GET /exercises/:slug/history', async (request, response, member) => {
+  on('GET /exercises/:slug/history', async (request, member) => {
     const { studioId } = member;
     const asked = classesWith(studioId, readSlug(request.params.slug));
     const [count, rows] = await Promise.all([asked.count(), asked.latest()]);

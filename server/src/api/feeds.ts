@@ -18,13 +18,13 @@ const TOKEN_BYTES = 32;
 export function feedsRouter() {
   const { router, on, open } = closedRouter();
 
-  on('GET /feeds', async (_request, response, { studioId, userId }) => {
+  on('GET /feeds', async (_request, { studioId, userId }) => {
     const rows = await rowsOf(Feed, studioId).all({ where: { userId }, order: ['createdAt'] });
     return { feeds: rows.map(told) };
   });
 
   /** The address is told here and never again. */
-  on('POST /feeds', async (request, response, { studioId, userId }) => {
+  on('POST /feeds', async (request, { studioId, userId }) => {
     const { onlyOwn } = readBody('POST /feeds', request);
     const feeds = rowsOf(Feed, studioId);
     if ((await feeds.count({ userId })) >= MOST_FEEDS) {
@@ -36,12 +36,12 @@ export function feedsRouter() {
     return { ...told(row), path: `/api/feeds/${token}/classes.ics` };
   });
 
-  on('DELETE /feeds/:id', async (request, response, { studioId, userId }) => {
+  on('DELETE /feeds/:id', async (request, { studioId, userId }) => {
     const removed = await rowsOf(Feed, studioId).remove({ id: readId(request), userId });
     if (removed === 0) throw new ApiError('not-found');
   });
 
-  on('GET /classes.ics', async (_request, response, member) => {
+  on('GET /classes.ics', async (_request, member, response) => {
     const { name } = await studioOf(member.studioId);
     const classes = await classesForCalendar(member, false, new Date());
     response.setHeader('Content-Disposition', 'attachment; filename="classes.ics"');

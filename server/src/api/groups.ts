@@ -12,7 +12,7 @@ const MOST_GROUPS = 200;
 export function groupsRouter() {
   const { router, on } = closedRouter();
 
-  on('GET /groups', async (_request, response, { studioId }) => {
+  on('GET /groups', async (_request, { studioId }) => {
     const rows = await rowsOf(StandingGroup, studioId).all({ order: ['name'], limit: MOST_GROUPS });
     const people = await peopleOf(
       studioId,
@@ -21,7 +21,7 @@ export function groupsRouter() {
     return { groups: rows.map((row) => told(row, people.get(row.id) ?? [])) };
   });
 
-  on('POST /groups', async (request, response, { studioId }) => {
+  on('POST /groups', async (request, { studioId }) => {
     const { name, personIds } = readBody('POST /groups', request);
     const groups = rowsOf(StandingGroup, studioId);
     if ((await groups.count()) >= MOST_GROUPS) {
@@ -37,7 +37,7 @@ export function groupsRouter() {
     return told(row, [...new Set(personIds)]);
   });
 
-  on('PUT /groups/:id', async (request, response, { studioId }) => {
+  on('PUT /groups/:id', async (request, { studioId }) => {
     const groups = rowsOf(StandingGroup, studioId);
     const { id } = await groups.one({ id: readId(request) });
     const { revision, name, personIds } = readBody('PUT /groups/:id', request);
@@ -51,7 +51,7 @@ export function groupsRouter() {
     return now;
   });
 
-  on('DELETE /groups/:id', async (request, response, { studioId }) => {
+  on('DELETE /groups/:id', async (request, { studioId }) => {
     const removed = await rowsOf(StandingGroup, studioId).remove({ id: readId(request) });
     if (removed === 0) throw new ApiError('not-found');
   });

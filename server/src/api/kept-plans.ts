@@ -16,7 +16,7 @@ const LATELY = 40;
 export function keptPlansRouter() {
   const { router, on } = closedRouter();
 
-  on('GET /kept-plans', async (_request, response, { studioId }) => {
+  on('GET /kept-plans', async (_request, { studioId }) => {
     const rows = await rowsOf(KeptPlan, studioId).all({ order: ['name'], limit: MOST_PLANS });
     const taught = await taughtFrom(
       studioId,
@@ -27,12 +27,12 @@ export function keptPlansRouter() {
     };
   });
 
-  on('GET /kept-plans/:id', async (request, response, { studioId }) => {
+  on('GET /kept-plans/:id', async (request, { studioId }) => {
     const row = await rowsOf(KeptPlan, studioId).one({ id: readId(request) });
     return { ...told(row), plan: row.plan };
   });
 
-  on('POST /kept-plans', async (request, response, member) => {
+  on('POST /kept-plans', async (request, member) => {
     const { studioId } = member;
     const { name, tags, plan } = readBody('POST /kept-plans', request);
     await needBytes(member);
@@ -51,7 +51,7 @@ export function keptPlansRouter() {
   });
 
   /** Another name, other tags; the plan itself is kept as it was. */
-  on('PUT /kept-plans/:id', async (request, response, { studioId }) => {
+  on('PUT /kept-plans/:id', async (request, { studioId }) => {
     const plans = rowsOf(KeptPlan, studioId);
     const { id } = await plans.one({ id: readId(request) });
     const { revision, name, tags } = readBody('PUT /kept-plans/:id', request);
@@ -61,7 +61,7 @@ export function keptPlansRouter() {
     return now;
   });
 
-  on('DELETE /kept-plans/:id', async (request, response, { studioId }) => {
+  on('DELETE /kept-plans/:id', async (request, { studioId }) => {
     const removed = await rowsOf(KeptPlan, studioId).remove({ id: readId(request) });
     if (removed === 0) throw new ApiError('not-found');
   });

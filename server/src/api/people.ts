@@ -19,13 +19,13 @@ const told = (row: PersonRow) => ({ ...personOf(row), revision: row.revision });
 export function peopleRouter() {
   const { router, on } = closedRouter();
 
-  on('GET /people', async (_request, response, member) => {
+  on('GET /people', async (_request, member) => {
     const rows = await rowsOf(PersonRow, member.studioId).all({ order: ['name'] });
     await noteAccess(member, 'read', 'people');
     return { people: rows.map(told) };
   });
 
-  on('POST /people', async (request, response, member) => {
+  on('POST /people', async (request, member) => {
     const body = readBody('POST /people', request);
     needSense(body);
     await needRoom(member, 'people');
@@ -36,7 +36,7 @@ export function peopleRouter() {
   });
 
   /** Of several colleagues who change the same record meanwhile, nobody is overwritten: then nothing is taken. */
-  on('POST /people/import', async (request, response, member) => {
+  on('POST /people/import', async (request, member) => {
     const { people } = readBody('POST /people/import', request);
     people.forEach(({ person }, index) => needSense(person, ['people', index, 'person']));
     const added = people.filter(({ id }) => id === null).length;
@@ -55,13 +55,13 @@ export function peopleRouter() {
     return { added, changed: people.length - added };
   });
 
-  on('GET /people/:id', async (request, response, member) => {
+  on('GET /people/:id', async (request, member) => {
     const row = await rowsOf(PersonRow, member.studioId).one({ id: readId(request) });
     await noteAccess(member, 'read', 'person', row.id);
     return told(row);
   });
 
-  on('PUT /people/:id', async (request, response, member) => {
+  on('PUT /people/:id', async (request, member) => {
     const { studioId } = member;
     const people = rowsOf(PersonRow, studioId);
     const id = readId(request);
@@ -76,7 +76,7 @@ export function peopleRouter() {
   });
 
   /** Into the wastebasket; bookings stay, so that nothing is missing when it is taken out again. */
-  on('DELETE /people/:id', async (request, response, member) => {
+  on('DELETE /people/:id', async (request, member) => {
     const row = await rowsOf(PersonRow, member.studioId).one({ id: readId(request) });
     await row.destroy();
     await noteAccess(member, 'deleted', 'person', row.id);

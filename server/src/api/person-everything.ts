@@ -12,7 +12,7 @@ export function personEverythingRouter() {
   const { router, on } = closedRouter();
 
   /** As JSON, or as a page that anybody can read (`?as=page`). */
-  on('GET /people/:id/export', async (request, response, member) => {
+  on('GET /people/:id/export', async (request, member, response) => {
     const row = await rowsOf(PersonRow, member.studioId).one({ id: readId(request) });
     await noteAccess(member, 'exported', 'person', row.id);
     const everything = await collectPerson(row);
@@ -25,7 +25,7 @@ export function personEverythingRouter() {
   });
 
   /** For good, also from the wastebasket; their name goes from events and notes. */
-  on('DELETE /people/:id/everything', async (request, response, member) => {
+  on('DELETE /people/:id/everything', async (request, member) => {
     const { studioId } = member;
     const row = await PersonRow.findOne({
       where: { id: readId(request), studioId },

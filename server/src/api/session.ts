@@ -39,7 +39,7 @@ export function sessionRouter({ sessionSecret, secureCookies, key }: SessionPart
     throw new ApiError('second-factor', [{ path: [path], message: 'this code is not right' }]);
   }
 
-  open('GET /session', async (request, response) => {
+  open('GET /session', async (request) => {
     const { userId, userName, studioId, role, lacksSecondFactor } = memberOf(request);
     const { name, slug, isDemo, timeZone, needsSecondFactor } = await studioOf(studioId);
     return {
@@ -73,7 +73,7 @@ export function sessionRouter({ sessionSecret, secureCookies, key }: SessionPart
     await signIn(request, user);
   });
 
-  open('DELETE /session', async (request, response) => {
+  open('DELETE /session', async (request) => {
     await signOut(request);
   });
 

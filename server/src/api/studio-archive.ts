@@ -37,7 +37,7 @@ export function studioArchiveRouter(provePassword: ProvePassword) {
     }
   };
 
-  on('POST /studio/archive', async (request, response, member) => {
+  on('POST /studio/archive', async (request, member, response) => {
     const { password } = readBody('POST /studio/archive', request);
     if (!member.isDemo) await provePassword(member, password);
     const studio = await studioOf(member.studioId);
@@ -49,7 +49,7 @@ export function studioArchiveRouter(provePassword: ProvePassword) {
   });
 
   /** What an archive holds and what it would replace; nothing is changed. */
-  on('POST /studio/archive/look', async (request, response, member) => {
+  on('POST /studio/archive/look', async (request, member, response) => {
     const { manifest, content } = await alone(async () => readArchive(request, response));
     const studio = await studioOf(member.studioId);
     const { people, exercises, groups, keptPlans, classes } = content;
@@ -69,7 +69,7 @@ export function studioArchiveRouter(provePassword: ProvePassword) {
   });
 
   /** Only while what it replaces is what was shown. */
-  on('PUT /studio/archive', async (request, response, member) => {
+  on('PUT /studio/archive', async (request, member, response) => {
     const { mark } = readQuery('PUT /studio/archive', request);
     await alone(async () => {
       const { content } = await readArchive(request, response);

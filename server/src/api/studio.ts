@@ -16,11 +16,11 @@ export async function studioOf(studioId: string): Promise<Studio> {
 export function studioRouter() {
   const { router, on } = closedRouter();
 
-  on('GET /studio', async (_request, response, { studioId }) => {
+  on('GET /studio', async (_request, { studioId }) => {
     return told(await studioOf(studioId));
   });
 
-  on('PATCH /studio', async (request, response, { studioId, userId }) => {
+  on('PATCH /studio', async (request, { studioId, userId }) => {
     const { revision, ...change } = readBody('PATCH /studio', request);
     if (change.needsSecondFactor) await needOwnSecondFactor(userId);
     const [taken] = await Studio.update(
@@ -33,12 +33,12 @@ export function studioRouter() {
   });
 
   /** What is nearly full, before anything is refused. */
-  on('GET /studio/room', async (_request, response, member) => {
+  on('GET /studio/room', async (_request, member) => {
     return { nearly: await nearlyFull(member) };
   });
 
   /** A code with which somebody may set up a studio of their own on this server. */
-  on('POST /studio/invitations', async (_request, response, member) => {
+  on('POST /studio/invitations', async (_request, member) => {
     if (member.isDemo) throw new ApiError('not-allowed');
     const { token } = await createLink({ kind: 'studio', studioId: member.studioId });
     return { code: token };

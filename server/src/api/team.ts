@@ -12,7 +12,7 @@ import { readBody, readId } from './read.ts';
 export function teamRouter(outbox: Outbox) {
   const { router, on } = closedRouter();
 
-  on('GET /team', async (_request, response, member) => {
+  on('GET /team', async (_request, member) => {
     const users = await rowsOf(User, member.studioId).all({ order: ['name'] });
     return {
       team: users.map(told),
@@ -20,7 +20,7 @@ export function teamRouter(outbox: Outbox) {
     };
   });
 
-  on('POST /team/invitations', async (request, response, member) => {
+  on('POST /team/invitations', async (request, member) => {
     const wanted = readBody('POST /team/invitations', request);
     if (member.isDemo) throw new ApiError('not-allowed');
     const { id, token } = await createLink({
@@ -37,13 +37,13 @@ export function teamRouter(outbox: Outbox) {
     return { id, path: `/join#${token}` };
   });
 
-  on('DELETE /team/invitations/:id', async (request, response, { studioId }) => {
+  on('DELETE /team/invitations/:id', async (request, { studioId }) => {
     const where = { id: readId(request), studioId, kind: 'invite' };
     if ((await Link.destroy({ where })) === 0) throw new ApiError('not-found');
   });
 
   /** Another part in the studio; whoever gets one signs in anew. */
-  on('PATCH /team/:id', async (request, response, member) => {
+  on('PATCH /team/:id', async (request, member) => {
     const change = readBody('PATCH /team/:id', request);
     const user = await changeable(member, readId(request));
     await user.update(change);
@@ -52,21 +52,21 @@ export function teamRouter(outbox: Outbox) {
     return told(user);
   });
 
-  on('DELETE /team/:id', async (request, response, member) => {
+  on('DELETE /team/:id', async (request, member) => {
     const user = await changeable(member, readId(request));
     await user.destroy();
     request.note('member-removed', { userId: user.id });
   });
 
   /** Signs somebody out everywhere, such as from a tablet that was lost. */
-  on('DELETE /team/:id/sessions', async (request, response, member) => {
+  on('DELETE /team/:id/sessions', async (request, member) => {
     const user = await changeable(member, readId(request));
     await endSessionsOf(user);
     request.note('sessions-ended', { userId: user.id });
   });
 
   /** For whoever lost the authenticator and the recovery codes; the owner knows whom they have before them. */
-  on('DELETE /team/:id/second-factor', async (request, response, member) => {
+  on('DELETE /team/:id/second-factor', async (request, member) => {
     const user = await changeable(member, readId(request));
     await user.update({ secondFactor: null, recoveryHashes: null });
     await endSessionsOf(user);
@@ -74,7 +74,7 @@ export function teamRouter(outbox: Outbox) {
   });
 
   /** A one-time link to choose another password; the old one ends when it is used, the second factor stays. */
-  on('POST /team/:id/reset', async (request, response, member) => {
+  on('POST /team/:id/reset', async (request, member) => {
     const user = await rowsOf(User, member.studioId).one({ id: readId(request) });
     if (member.isDemo) throw new ApiError('not-allowed');
     const token = await createReset(user);
@@ -110,14 +110,11 @@ async function invitationsOf({ studioId }: Member) {
     where: { studioId, kind: 'invite', usedAt: null, expires: { [Op.gt]: new Date() } },
     order: ['createdAt'],
   });
-  return links.map(({ id, name, email: to, role, until: last, expires }) => ({
-    id,
-    name,
-    email: to,
-    role,
-    until: last,
-    expires: expires.toISOString(),
-  }));
+  return links.flatMap(({ id, name, email: to, role, until: last, expires }) =>
+    name && to && role
+      ? [{ id, name, email: to, role, until: last, expires: expires.toISOString() }]
+      : [],
+  );
 }
 
 function told({ id, name, email: address, role, until: last, secondFactor }: User) {

@@ -13,7 +13,7 @@ const SHOWN = 8;
 export function todayRouter(workers: Workers) {
   const { router, on } = closedRouter();
 
-  on('GET /today', async (request, response, member) => {
+  on('GET /today', async (request, member) => {
     const { from } = readQuery('GET /today', request);
     const rows = await rowsOf(ClassRow, member.studioId).all({
       where: { startsAt: { [Op.gte]: new Date(from) }, calledOff: null, ...onlyTheirs(member) },

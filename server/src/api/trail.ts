@@ -10,7 +10,7 @@ export function trailRouter() {
   const { router, on } = closedRouter();
 
   /** Newest first; `before` continues a list. */
-  on('GET /trail', async (request, response, { studioId }) => {
+  on('GET /trail', async (request, { studioId }) => {
     const { before } = readQuery('GET /trail', request);
     const rows = await Trail.findAll({
       where: { studioId, ...(before ? { id: { [Op.lt]: before } } : {}) },

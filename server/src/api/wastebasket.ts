@@ -30,7 +30,7 @@ interface Wasted {
 export function wastebasketRouter() {
   const { router, on } = closedRouter();
 
-  on('GET /wastebasket', async (_request, response, { studioId }) => {
+  on('GET /wastebasket', async (_request, { studioId }) => {
     const all = (
       await Promise.all([classes(studioId), people(studioId), exercises(studioId)])
     ).flat();
@@ -44,7 +44,7 @@ export function wastebasketRouter() {
     };
   });
 
-  on('POST /wastebasket/:kind/:id', async (request, response, member) => {
+  on('POST /wastebasket/:kind/:id', async (request, member) => {
     const { kind, model, where } = named(request.params, member.studioId);
     const held = await model.count({ where: { ...where, ...GONE }, paranoid: false });
     if (held === 0) throw new ApiError('not-found');
@@ -52,13 +52,13 @@ export function wastebasketRouter() {
     if (kind === 'person') await noteAccess(member, 'restored', 'person', where.id ?? null);
   });
 
-  on('DELETE /wastebasket/:kind/:id', async (request, response, { studioId }) => {
+  on('DELETE /wastebasket/:kind/:id', async (request, { studioId }) => {
     const { model, where } = named(request.params, studioId);
     const gone = await model.destroy({ where: { ...where, ...GONE }, force: true });
     if (gone === 0) throw new ApiError('not-found');
   });
 
-  on('DELETE /wastebasket', async (_request, response, { studioId }) => {
+  on('DELETE /wastebasket', async (_request, { studioId }) => {
     for (const model of Object.values(MODELS) as ModelStatic<Model>[]) {
       await model.destroy({ where: { studioId, ...GONE }, force: true });
     }

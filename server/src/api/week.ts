@@ -25,7 +25,7 @@ const WEEK_DAYS = 7;
 export function weekRouter(workers: Workers) {
   const { router, on } = closedRouter();
 
-  on('GET /week', async (request, response, member) => {
+  on('GET /week', async (request, member) => {
     const { from, until } = readQuery('GET /week', request);
     const { timeZone } = await studioOf(member.studioId);
     const days = daysBetween(from, until) + 1;
@@ -49,7 +49,7 @@ export function weekRouter(workers: Workers) {
    * The classes of one week once more in another: plans, people and times of day. What stands there already,
    * of the same name at the same time, is not made twice: a series is there, and so is what was copied.
    */
-  on('POST /week/copy', async (request, response, member) => {
+  on('POST /week/copy', async (request, member) => {
     const { from, to } = readBody('POST /week/copy', request);
     const { timeZone } = await studioOf(member.studioId);
     if (from === to) {

@@ -1,5 +1,6 @@
 import { setTimeout } from 'node:timers/promises';
 import { Router, type Request, type RequestHandler, type Response } from 'express';
+import type { z } from 'zod';
 import { ANSWERS, type Answer, type AnswerOf, type RouteName } from '@wrenfern/contract/answers';
 import { ApiError } from '../api/errors.ts';
 import { isConflict } from '../db/faults.ts';
@@ -10,12 +11,13 @@ import { memberOf, type Member } from './session.ts';
 /** For a handler that has written itself what the contract has a schema for. */
 export const WRITTEN = Symbol('written');
 
-type Answered<R extends RouteName> = Promise<AnswerOf<R> | typeof WRITTEN>;
+type Answered<R extends RouteName> =
+  AnswerOf<R> extends undefined ? Promise<void> : Promise<AnswerOf<R> | typeof WRITTEN>;
 type OpenHandler<R extends RouteName> = (request: Request, response: Response) => Answered<R>;
 type ClosedHandler<R extends RouteName> = (
   request: Request,
-  response: Response,
   member: Member,
+  response: Response,
 ) => Answered<R>;
 
 /**
@@ -34,7 +36,7 @@ export function closedRouter() {
           throw new ApiError('second-factor-needed');
         }
         if (member.role === 'cover') await needHandedOver(request, name, member);
-        const answer = await tryAgain(response, async () => handler(request, response, member));
+        const answer = await tryAgain(response, async () => handler(request, member, response));
         write(response, name, answer);
       });
     },
@@ -59,12 +61,15 @@ function write(response: Response, name: RouteName, answer: unknown): void {
     response.status(said.status).end();
     return;
   }
-  const check: unknown = response.app.get(ANSWER_CHECK);
-  if (typeof check === 'function') check(name, said.schema, answer);
+  const look = response.app.get(ANSWER_CHECK) as AnswerCheck | undefined;
+  look?.(name, said.schema, answer);
   response.status(said.status).json(answer);
 }
 
-/** The setting of an app under which a test puts its look at each answer. */
+/** How a test looks at each answer. */
+export type AnswerCheck = (name: RouteName, schema: z.ZodType, answer: unknown) => void;
+
+/** The setting of an app under which it is put. */
 export const ANSWER_CHECK = 'answer check';
 
 function register(router: Router, name: RouteName, handler: RequestHandler): void {

@@ -1,7 +1,8 @@
 import { clsx } from 'clsx';
 import { NavLink, Outlet, useOutletContext, useParams } from 'react-router';
-import { useClass, useSession } from '../data/hooks.ts';
-import type { WholeClass } from '../data/api-types.ts';
+import { useClass } from '../data/use-classes.ts';
+import { useSession } from '../data/use-session.ts';
+import type { WholeClass } from '@wrenfern/contract/classes';
 import { RequestProblem } from '../data/request.ts';
 import { buttonClass } from '../parts/button.tsx';
 import { minutes, showWhen } from '../parts/dates.ts';

@@ -2,10 +2,10 @@ import { Command } from 'cmdk';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
-import type { ClassSummaryRow } from '../data/api-types.ts';
-import { request } from '../data/request.ts';
 import { showWhen } from '../parts/dates.ts';
-import { useOwnExercises, useSession } from '../data/hooks.ts';
+import { useRecentClasses } from '../data/use-class-cards.ts';
+import { useOwnExercises } from '../data/use-exercises.ts';
+import { useSession } from '../data/use-session.ts';
 
 const PLACES = [
   { name: 'Today', to: '/' },
@@ -38,17 +38,13 @@ export function CommandPalette({ close }: { close: () => void }) {
   );
 }
 
-type ClassList = { classes: ClassSummaryRow[] };
-
-const readClasses = (path: string) => request<ClassList>('GET', path);
-
 const MOST_CLASSES = 8;
 
 function Places({ words, close }: { words: string; close: () => void }) {
   const navigate = useNavigate();
   const session = useSession();
   const zone = session.data?.studio.timeZone ?? 'UTC';
-  const classes = useSWR<ClassList, Error>('/classes?limit=60', readClasses);
+  const classes = useRecentClasses();
   // The library is large: it is fetched when the palette first opens, not with the shell.
   const own = useOwnExercises();
   const finder = useSWR(

@@ -3,9 +3,9 @@ import { CircleUser, LogOut } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
-import { useSession } from '../data/hooks.ts';
-import type { Role } from '../data/api-types.ts';
-import { request, RequestProblem, sentenceOf } from '../data/request.ts';
+import { useSession } from '../data/use-session.ts';
+import type { Role } from '@wrenfern/contract/account';
+import { RequestProblem, send, sentenceOf } from '../data/request.ts';
 import { useQuestion } from '../data/save-merged.ts';
 import { Button } from '../parts/button.tsx';
 import { ClashesDialog, tellClash } from '../parts/clashes.tsx';
@@ -181,7 +181,7 @@ function SignOut() {
   const signOut = async () => {
     setBusy(true);
     try {
-      await request('DELETE', '/session');
+      await send('DELETE', '/session');
       // Another studio may sign in on this device: nothing of this one stays behind.
       clearDevice(localStorage);
       await mutate(() => true, undefined, { revalidate: false });

@@ -3,7 +3,7 @@ import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import type { CoverageLine } from '@wrenfern/core/review/coverage';
 import type { Finding, Repair } from '@wrenfern/core/review/rule';
-import type { WholeClass } from './api-types.ts';
+import type { WholeClass } from '@wrenfern/contract/classes';
 
 type Known = Pick<WholeClass, 'pace' | 'machines' | 'cupboard' | 'attendees' | 'day' | 'familiar'>;
 

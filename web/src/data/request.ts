@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import { z } from 'zod';
 
 /** One field at fault, as a path into what was sent. */
 export interface FieldFault {
@@ -36,24 +36,38 @@ const UNREADABLE =
 /** A server that takes longer is as good as away; what was sent may have arrived all the same. */
 const ANSWER_WITHIN_MS = 30_000;
 
-/** Sends JSON or a file, reads JSON. Throws a `RequestProblem` for every refusal and for a lost connection. */
-export async function request<T>(method: string, path: string, body?: unknown): Promise<T> {
-  const response = await send(method, path, body);
-  if (response.status === 204) return undefined as T;
-  const text = await response.text();
-  const value: unknown = text ? parse(text) : undefined;
-  if (response.ok) return value as T;
-  throw problemOf(response.status, value);
+/**
+ * Sends JSON or a file and reads what is answered with its schema. Throws a `RequestProblem` for every
+ * refusal, for a lost connection, and for an answer of another version.
+ */
+export async function request<S extends z.ZodType>(
+  schema: S,
+  method: string,
+  path: string,
+  body?: unknown,
+): Promise<z.infer<S>> {
+  return readAnswer(schema, parse(await textOf(await ask(method, path, body))));
+}
+
+/** The same where nothing is answered but that it was done. */
+export async function send(method: string, path: string, body?: unknown): Promise<void> {
+  await textOf(await ask(method, path, body));
 }
 
 /** The same where the answer is a file. */
 export async function requestFile(method: string, path: string, body?: unknown): Promise<Blob> {
-  const response = await send(method, path, body);
+  const response = await ask(method, path, body);
   if (response.ok) return response.blob();
   throw problemOf(response.status, parse(await response.text()));
 }
 
-async function send(method: string, path: string, body: unknown): Promise<Response> {
+async function textOf(response: Response): Promise<string> {
+  const text = await response.text();
+  if (response.ok) return text;
+  throw problemOf(response.status, text ? parse(text) : undefined);
+}
+
+async function ask(method: string, path: string, body: unknown): Promise<Response> {
   try {
     return await fetch(`/api${path}`, {
       method,
@@ -86,16 +100,18 @@ export function readAnswer<S extends z.ZodType>(schema: S, value: unknown): z.in
   throw Object.assign(new RequestProblem('unreadable', 0, UNREADABLE), { cause: read.error });
 }
 
+/** RFC 9457 problem details, as far as the screens tell them. */
+const Problem = z.looseObject({
+  code: z.string().catch('unexpected'),
+  title: z.string().catch('Something went wrong on the server.'),
+  errors: z
+    .array(z.object({ path: z.array(z.union([z.string(), z.number()])), message: z.string() }))
+    .catch([]),
+});
+
 function problemOf(status: number, value: unknown): RequestProblem {
-  const details = (value ?? {}) as Record<string, unknown>;
-  const { code, title, errors } = details;
-  return new RequestProblem(
-    typeof code === 'string' ? code : 'unexpected',
-    status,
-    typeof title === 'string' ? title : 'Something went wrong on the server.',
-    Array.isArray(errors) ? (errors as FieldFault[]) : [],
-    details,
-  );
+  const { code, title, errors, ...details } = Problem.parse(value ?? {});
+  return new RequestProblem(code, status, title, errors, details);
 }
 
 /** The problem's sentence with the fields at fault, for a message. */

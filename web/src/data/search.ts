@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { SearchContext, SearchWorker } from '../workers/search-worker.ts';
-import type { WholeClass } from './api-types.ts';
+import type { WholeClass } from '@wrenfern/contract/classes';
 import { contextOf } from './class-analysis.ts';
 
 let remote: Remote<SearchWorker> | undefined;

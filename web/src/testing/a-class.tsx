@@ -4,7 +4,7 @@ import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
 import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
 import example from '../../../docs/formats/examples/back-ease-29-minutes.json';
 import { ClassShell } from '../app/class-shell.tsx';
-import type { WholeClass } from '../data/api-types.ts';
+import type { WholeClass } from '@wrenfern/contract/classes';
 import type { Answer } from './show-screen.tsx';
 
 /** A class as the server tells it, with a published example for its plan and one person coming. */

@@ -7,7 +7,7 @@ import { createMemoryRouter, RouterProvider, type RouteObject } from 'react-rout
 import { toast, Toaster } from 'sonner';
 import { SWRConfig } from 'swr';
 import { afterAll, afterEach, beforeAll } from 'vitest';
-import type { Session } from '../data/api-types.ts';
+import type { Session } from '@wrenfern/contract/account';
 
 /** A request as it reached the stand-in for the server. */
 export interface Sent {

@@ -1,6 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { Account } from '../../data/api-types.ts';
+import type { Account } from '@wrenfern/contract/account';
 import {
   OWNER_SESSION,
   refusal,

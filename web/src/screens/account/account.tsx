@@ -2,9 +2,9 @@ import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
-import type { Account } from '../../data/api-types.ts';
-import { useAccount, useSession } from '../../data/hooks.ts';
-import { request, RequestProblem, sentenceOf } from '../../data/request.ts';
+import type { Account } from '@wrenfern/contract/account';
+import { useAccount, useSession } from '../../data/use-session.ts';
+import { RequestProblem, send, sentenceOf } from '../../data/request.ts';
 import { FormError } from '../../parts/form-error.tsx';
 import { Button } from '../../parts/button.tsx';
 import { showWhen } from '../../parts/dates.ts';
@@ -72,7 +72,7 @@ function ChangePassword() {
   const { errors, isSubmitting } = form.formState;
   const change = form.handleSubmit(async (values) => {
     try {
-      await request('PUT', '/account/password', values);
+      await send('PUT', '/account/password', values);
       form.reset();
       toast.success('Your password is changed. Other devices are signed out.');
     } catch (error) {
@@ -113,7 +113,7 @@ function Sessions({ account, reload }: { account: Account; reload: () => void })
   const navigate = useNavigate();
   const end = async (id: string) => {
     try {
-      await request('DELETE', `/account/sessions/${id}`);
+      await send('DELETE', `/account/sessions/${id}`);
       reload();
     } catch (error) {
       toast.error(sentenceOf(error));
@@ -121,7 +121,7 @@ function Sessions({ account, reload }: { account: Account; reload: () => void })
   };
   const endAll = async () => {
     try {
-      await request('DELETE', '/account/sessions');
+      await send('DELETE', '/account/sessions');
       await mutate(() => true, undefined, { revalidate: false });
       await navigate('/sign-in');
     } catch (error) {

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
-import type { Account } from '../../data/api-types.ts';
-import { request, sentenceOf } from '../../data/request.ts';
+import { NewRecoveryCodes, type Account } from '@wrenfern/contract/account';
+import { request, send, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { FormError } from '../../parts/form-error.tsx';
 import { OWN_PASSWORD, PasswordField } from '../../parts/password-field.tsx';
@@ -56,15 +56,13 @@ function InUse({ left, isRequired, keep, reload }: InUseProps) {
       }
     });
   const renew = withPassword(async (password) => {
-    const { recoveryCodes } = await request<{ recoveryCodes: string[] }>(
-      'POST',
-      '/account/recovery-codes',
-      { password },
-    );
+    const { recoveryCodes } = await request(NewRecoveryCodes, 'POST', '/account/recovery-codes', {
+      password,
+    });
     keep(recoveryCodes);
   });
   const end = withPassword(async (password) => {
-    await request('DELETE', '/account/second-factor', { password });
+    await send('DELETE', '/account/second-factor', { password });
     toast.success('The second factor has ended.');
     reload();
   });

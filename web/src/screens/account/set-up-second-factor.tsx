@@ -1,6 +1,7 @@
 import { QRCodeSVG } from 'qrcode.react';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { ProposedFactor, NewRecoveryCodes } from '@wrenfern/contract/account';
 import { request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { CodeField, SIX_DIGITS } from '../../parts/code-field.tsx';
@@ -20,16 +21,12 @@ export function SetUpSecondFactor({ done }: { done: (recoveryCodes: string[]) =>
   const submit = form.handleSubmit(async ({ password, code }) => {
     try {
       if (!proposed) {
-        setProposed(await request<Proposed>('POST', '/account/second-factor', { password }));
+        setProposed(await request(ProposedFactor, 'POST', '/account/second-factor', { password }));
         return;
       }
       const { secret } = proposed;
       const body = { password, secret, code };
-      const answer = await request<{ recoveryCodes: string[] }>(
-        'PUT',
-        '/account/second-factor',
-        body,
-      );
+      const answer = await request(NewRecoveryCodes, 'PUT', '/account/second-factor', body);
       done(answer.recoveryCodes);
     } catch (error) {
       form.setError('root', { message: sentenceOf(error) });

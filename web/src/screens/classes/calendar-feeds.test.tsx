@@ -1,16 +1,16 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { FeedRow } from '../../data/api-types.ts';
+import type { Feed } from '@wrenfern/contract/studio';
 import { refusal, showScreen, standInForServer } from '../../testing/show-screen.tsx';
 import { CalendarFeeds } from './calendar-feeds.tsx';
 
 standInForServer();
 
-const ROW: FeedRow = { id: 'f1', onlyOwn: true, madeAt: '2026-11-20T08:00:00Z', readAt: null };
+const ROW: Feed = { id: 'f1', onlyOwn: true, madeAt: '2026-11-20T08:00:00Z', readAt: null };
 
 describe('classes in one’s calendar', () => {
   it('makes an address, shows it once, and takes it back', async () => {
-    let feeds: FeedRow[] = [];
+    let feeds: Feed[] = [];
     const { user, sent } = showScreen(<CalendarFeeds />, {
       answers: {
         'GET /feeds': () => ({ json: { feeds } }),

@@ -1,9 +1,10 @@
 import { CalendarSync, Download } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import type { FeedRow } from '../../data/api-types.ts';
-import { useFeeds, useSession } from '../../data/hooks.ts';
-import { request, sentenceOf } from '../../data/request.ts';
+import { type Feed, NewFeed } from '@wrenfern/contract/studio';
+import { useSession } from '../../data/use-session.ts';
+import { useFeeds } from '../../data/use-studio.ts';
+import { request, send, sentenceOf } from '../../data/request.ts';
 import { AddressToCopy } from '../../parts/address-to-copy.tsx';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { showWhen } from '../../parts/dates.ts';
@@ -40,7 +41,7 @@ function Feeds() {
   const make = async () => {
     try {
       const body = { onlyOwn: whose === 'own' };
-      setPath((await request<FeedRow & { path: string }>('POST', '/feeds', body)).path);
+      setPath((await request(NewFeed, 'POST', '/feeds', body)).path);
       await feeds.mutate();
     } catch (error) {
       toast.error(sentenceOf(error));
@@ -78,12 +79,12 @@ function Feeds() {
   );
 }
 
-function Made({ rows, reload }: { rows: readonly FeedRow[]; reload: () => void }) {
+function Made({ rows, reload }: { rows: readonly Feed[]; reload: () => void }) {
   const zone = useSession().data?.studio.timeZone ?? 'UTC';
   if (rows.length === 0) return null;
   const takeBack = async (id: string) => {
     try {
-      await request('DELETE', `/feeds/${id}`);
+      await send('DELETE', `/feeds/${id}`);
       toast.success('Nothing is read there any more. Calendars keep what they have.');
     } catch (error) {
       toast.error(sentenceOf(error));

@@ -2,7 +2,7 @@ import { Ellipsis } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { ReadyClass } from '../../data/api-types.ts';
+import type { ReadyClass } from '@wrenfern/contract/class-cards';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { inputClass } from '../../parts/field.tsx';
 import { dayIn, momentIn, timeIn } from '@wrenfern/core/week/studio-time';

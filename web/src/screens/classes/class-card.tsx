@@ -2,7 +2,7 @@ import { useDraggable } from '@dnd-kit/core';
 import { clsx } from 'clsx';
 import { GripVertical, Repeat } from 'lucide-react';
 import { Link } from 'react-router';
-import type { ReadyClass } from '../../data/api-types.ts';
+import type { ReadyClass } from '@wrenfern/contract/class-cards';
 import { Button } from '../../parts/button.tsx';
 import { minutes, showTimeOfDay } from '../../parts/dates.ts';
 import { Ridge } from '../../parts/ridge.tsx';

@@ -1,7 +1,8 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { DIRECTIONS, type Direction } from '@wrenfern/core/movement/directions';
-import type { ReadyClass } from '../../data/api-types.ts';
+import type { ReadyClass } from '@wrenfern/contract/class-cards';
+import { makeLesson } from '../../testing/a-class.tsx';
 import { showScreen, standInForServer, type Answer } from '../../testing/show-screen.tsx';
 import { Component as Classes } from './classes.tsx';
 
@@ -61,7 +62,7 @@ describe('the week', () => {
 
   it('moves a class by a day with keys, from the revision that was seen, and can undo it', async () => {
     const { user, sent } = show([lesson()], {
-      'PATCH /classes/c1': () => ({ json: { detailsRevision: 4 } }),
+      'PATCH /classes/c1': () => ({ json: { ...makeLesson({ id: 'c1' }), detailsRevision: 4 } }),
     });
     (await screen.findByRole('button', { name: 'Move Machines' })).focus();
     await user.keyboard('{Alt>}{ArrowRight}{/Alt}');
@@ -74,7 +75,7 @@ describe('the week', () => {
 
   it('calls a class off only with a reason, alone or with all that follow', async () => {
     const { user, sent } = show([lesson()], {
-      'PATCH /classes/c1': () => ({ json: { detailsRevision: 4 } }),
+      'PATCH /classes/c1': () => ({ json: { ...makeLesson({ id: 'c1' }), detailsRevision: 4 } }),
     });
     await user.click(await screen.findByRole('button', { name: 'More about Machines' }));
     const off = screen.getByRole('button', { name: 'Call this one off' });
@@ -122,11 +123,19 @@ describe('the week', () => {
 });
 
 describe('the week by instructor', () => {
+  const member = (id: string, name: string, role: string) => ({
+    id,
+    name,
+    role,
+    email: `${id}@studio.example`,
+    until: null,
+    hasSecondFactor: false,
+  });
   const TEAM = {
     team: [
-      { id: 'u1', name: 'Rowan Feld', role: 'owner' },
-      { id: 'u2', name: 'Tamsin Orrell', role: 'instructor' },
-      { id: 'u3', name: 'Cleo Marr', role: 'reader' },
+      member('u1', 'Rowan Feld', 'owner'),
+      member('u2', 'Tamsin Orrell', 'instructor'),
+      member('u3', 'Cleo Marr', 'reader'),
     ],
     invitations: [],
   };
@@ -136,7 +145,7 @@ describe('the week by instructor', () => {
       answers: {
         'GET /week': () => ({ json: { classes } }),
         'GET /team': () => ({ json: TEAM }),
-        'PATCH /classes/c1': () => ({ json: { detailsRevision: 4 } }),
+        'PATCH /classes/c1': () => ({ json: { ...makeLesson({ id: 'c1' }), detailsRevision: 4 } }),
       },
     });
 

@@ -3,7 +3,7 @@ import { clsx } from 'clsx';
 import { format } from 'date-fns';
 import { Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
-import type { ReadyClass } from '../../data/api-types.ts';
+import type { ReadyClass } from '@wrenfern/contract/class-cards';
 import { dayAfter, dayIn, noonOf, timeIn } from '@wrenfern/core/week/studio-time';
 import { ClassCard, type Nudge } from './class-card.tsx';
 import { NewClass } from './new-class.tsx';

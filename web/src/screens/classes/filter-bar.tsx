@@ -1,4 +1,4 @@
-import type { ReadyClass } from '../../data/api-types.ts';
+import type { ReadyClass } from '@wrenfern/contract/class-cards';
 import { ToggleChip } from '../../parts/chip.tsx';
 import { inputClass } from '../../parts/field.tsx';
 import { namedIn, summarise, type Filters } from './week-summary.ts';

@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { KeptPlanRow } from '../../data/api-types.ts';
+import type { KeptPlanRow } from '@wrenfern/contract/classes';
 import { tagsOf } from '../../parts/keep-form.tsx';
 import { showScreen, standInForServer, type Answer } from '../../testing/show-screen.tsx';
 import { KeptPlans } from './kept-plans.tsx';

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
-import type { KeptPlanRow } from '../../data/api-types.ts';
-import { useKeptPlans } from '../../data/hooks.ts';
-import { request, sentenceOf } from '../../data/request.ts';
+import type { KeptPlanRow } from '@wrenfern/contract/classes';
+import { useKeptPlans } from '../../data/use-classes.ts';
+import { send, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { minutes, showDay } from '../../parts/dates.ts';
 import { Sheet } from '../../parts/dialog.tsx';
@@ -114,7 +114,7 @@ function ChangeKept({ plan }: { plan: KeptPlanRow }) {
         tags={plan.tags}
         keep={(name, tags) =>
           finish(() =>
-            request('PUT', `/kept-plans/${plan.id}`, {
+            send('PUT', `/kept-plans/${plan.id}`, {
               revision: plan.revision,
               name,
               tags: tagsOf(tags),
@@ -125,7 +125,7 @@ function ChangeKept({ plan }: { plan: KeptPlanRow }) {
       <Button
         look="warn"
         className="mt-4 self-start"
-        onClick={() => void finish(() => request('DELETE', `/kept-plans/${plan.id}`))}
+        onClick={() => void finish(() => send('DELETE', `/kept-plans/${plan.id}`))}
       >
         Keep it no longer
       </Button>

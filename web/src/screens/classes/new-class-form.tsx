@@ -3,14 +3,13 @@ import { useForm, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
 import type { Machine } from '@wrenfern/core/movement/vocabulary';
-import {
-  useGroups,
-  useKeptPlans,
-  useRecentClasses,
-  useSession,
-  useStudio,
-} from '../../data/hooks.ts';
-import type { ClassSummaryRow, KeptPlanRow } from '../../data/api-types.ts';
+import { useRecentClasses } from '../../data/use-class-cards.ts';
+import { useKeptPlans } from '../../data/use-classes.ts';
+import { useGroups } from '../../data/use-people.ts';
+import { useSession } from '../../data/use-session.ts';
+import { useStudio } from '../../data/use-studio.ts';
+import type { ClassSummary } from '@wrenfern/contract/class-cards';
+import { ClassesMade, type KeptPlanRow } from '@wrenfern/contract/classes';
 import { request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { showWhen } from '../../parts/dates.ts';
@@ -100,7 +99,7 @@ export function NewClassForm({
   const suggested = nameFor(source?.machine ?? machine, onDay);
   const submit = form.handleSubmit(async (wanted) => {
     try {
-      const { id } = await request<{ id: string }>('POST', '/classes', {
+      const { id } = await request(ClassesMade, 'POST', '/classes', {
         title: wanted.title.trim() || sourceName || suggested,
         machine: wanted.machine,
         school: schoolOf(wanted.school, own, 'foundations-first'),
@@ -263,7 +262,7 @@ function Earlier({
   zone,
 }: {
   form: Form;
-  rows: readonly ClassSummaryRow[];
+  rows: readonly ClassSummary[];
   zone: string;
 }) {
   const { errors } = form.formState;

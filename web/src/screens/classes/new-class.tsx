@@ -1,5 +1,5 @@
 import { lazy, Suspense, useState, type ReactNode } from 'react';
-import type { KeptPlanRow } from '../../data/api-types.ts';
+import type { KeptPlanRow } from '@wrenfern/contract/classes';
 import { Sheet } from '../../parts/dialog.tsx';
 import { Loading } from '../../parts/states.tsx';
 

@@ -1,7 +1,8 @@
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
-import type { ReadyClass, WholeClass } from '../../data/api-types.ts';
-import { request, RequestProblem, sentenceOf } from '../../data/request.ts';
+import { WeekCopied, WholeClass } from '@wrenfern/contract/classes';
+import type { ReadyClass } from '@wrenfern/contract/class-cards';
+import { request, RequestProblem, send, sentenceOf } from '../../data/request.ts';
 
 export interface ClassChange {
   startsAt?: string;
@@ -19,13 +20,13 @@ export function useClassChanges() {
   const { mutate } = useSWRConfig();
   const refresh = () =>
     mutate((key) => typeof key === 'string' && /^\/(today|week|classes)/.test(key));
-  const send = async (
+  const save = async (
     { id }: ReadyClass,
     revision: number,
     change: ClassChange,
   ): Promise<WholeClass | undefined> => {
     try {
-      return await request<WholeClass>('PATCH', `/classes/${id}`, { revision, ...change });
+      return await request(WholeClass, 'PATCH', `/classes/${id}`, { revision, ...change });
     } catch (error) {
       const isStale = error instanceof RequestProblem && error.code === 'stale';
       toast.error(isStale ? CHANGED_ELSEWHERE : sentenceOf(error));
@@ -42,14 +43,14 @@ export function useClassChanges() {
       said: string,
       back?: ClassChange,
     ): Promise<void> => {
-      const saved = await send(each, each.detailsRevision, wanted);
+      const saved = await save(each, each.detailsRevision, wanted);
       if (!saved) return;
       toast.success(said, {
         ...(back
           ? {
               action: {
                 label: 'Undo',
-                onClick: () => void send(each, saved.detailsRevision, back),
+                onClick: () => void save(each, saved.detailsRevision, back),
               },
             }
           : {}),
@@ -61,11 +62,11 @@ export function useClassChanges() {
       if (!each.lastOfSeries) return;
       try {
         const [now, last] = await Promise.all([
-          request<WholeClass>('GET', `/classes/${each.id}`),
-          request<WholeClass>('GET', `/classes/${each.lastOfSeries}`),
+          request(WholeClass, 'GET', `/classes/${each.id}`),
+          request(WholeClass, 'GET', `/classes/${each.lastOfSeries}`),
         ]);
         const plan = { ...last.plan, title: now.title };
-        await request('PUT', `/classes/${each.id}/plan`, { revision: now.revision, plan });
+        await send('PUT', `/classes/${each.id}/plan`, { revision: now.revision, plan });
         toast.success(`${each.title} is planned like the last one`);
       } catch (error) {
         toast.error(sentenceOf(error));
@@ -76,7 +77,7 @@ export function useClassChanges() {
 
     copyWeek: async (from: string, to: string): Promise<void> => {
       try {
-        const { ids } = await request<{ ids: string[] }>('POST', '/week/copy', { from, to });
+        const { ids } = await request(WeekCopied, 'POST', '/week/copy', { from, to });
         toast.success(
           ids.length === 0
             ? 'Everything of this week stands there already.'

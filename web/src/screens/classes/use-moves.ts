@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import { dayIn, momentIn, noonOf, timeIn } from '@wrenfern/core/week/studio-time';
-import type { Named, ReadyClass } from '../../data/api-types.ts';
+import type { Named, ReadyClass } from '@wrenfern/contract/class-cards';
 import { useClassChanges, type ClassChange } from './use-class-changes.ts';
 
 interface Place {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { DIRECTIONS, type Direction } from '@wrenfern/core/movement/directions';
-import type { ReadyClass } from '../../data/api-types.ts';
+import type { ReadyClass } from '@wrenfern/contract/class-cards';
 import { filterClasses, stateWords, summarise } from './week-summary.ts';
 
 const met = (...directions: Direction[]) =>

@@ -1,6 +1,6 @@
 import { DIRECTIONS } from '@wrenfern/core/movement/directions';
 import { DIRECTION_WORDS } from '@wrenfern/core/movement/words';
-import type { Named, ReadyClass } from '../../data/api-types.ts';
+import type { Named, ReadyClass } from '@wrenfern/contract/class-cards';
 
 /** Whether nothing has been planned yet. */
 export const isEmpty = ({ items, state }: ReadyClass) => items === 0 && state !== 'unreadable';

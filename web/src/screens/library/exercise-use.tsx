@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
-import { useExerciseHistory, useSession } from '../../data/hooks.ts';
+import { useExerciseHistory } from '../../data/use-exercises.ts';
+import { useSession } from '../../data/use-session.ts';
 import { showDay } from '../../parts/dates.ts';
 import { Failed, Loading } from '../../parts/states.tsx';
 

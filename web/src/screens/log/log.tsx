@@ -2,7 +2,6 @@ import { scaleLinear } from 'd3';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
-import { z } from 'zod';
 import {
   summariseClass,
   type ClassSummary,
@@ -10,10 +9,11 @@ import {
 } from '@wrenfern/core/log/summarise-class';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { useLesson } from '../../app/class-shell.tsx';
-import type { ClassNote, WholeClass } from '../../data/api-types.ts';
+import { ClassNote, type WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';
-import { useClassEvents, useClassNote, useSession } from '../../data/hooks.ts';
+import { useClassEvents, useClassNote } from '../../data/use-classes.ts';
+import { useSession } from '../../data/use-session.ts';
 import { saveMerged } from '../../data/save-merged.ts';
 import { readAnswer, request, sentenceOf } from '../../data/request.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
@@ -213,12 +213,6 @@ function Afterwards({ classId }: { classId: string }) {
   return <NoteForm classId={classId} first={note.data} />;
 }
 
-const NoteNow = z.object({
-  revision: z.number().int(),
-  effort: z.number().int().nullable(),
-  note: z.string(),
-}) satisfies z.ZodType<ClassNote>;
-
 type Noted = Omit<ClassNote, 'revision'>;
 
 function NoteForm({ classId, first }: { classId: string; first: ClassNote }) {
@@ -235,9 +229,9 @@ function NoteForm({ classId, first }: { classId: string; first: ClassNote }) {
         base: { effort: saved.effort, note: saved.note },
         mine: { effort, note: text },
         send: (revision, value) =>
-          request<ClassNote>('PUT', `/classes/${classId}/note`, { revision, ...value }),
+          request(ClassNote, 'PUT', `/classes/${classId}/note`, { revision, ...value }),
         theirsOf: (current) => {
-          const { revision, ...value } = readAnswer(NoteNow, current);
+          const { revision, ...value } = readAnswer(ClassNote, current);
           return { revision, value };
         },
       });

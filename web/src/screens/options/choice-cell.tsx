@@ -4,7 +4,7 @@ import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Choice, HandChoice } from '@wrenfern/core/people/choose-option';
 import { explainReason } from '@wrenfern/core/people/reasons';
 import type { ExerciseItem } from '@wrenfern/core/plan/plan';
-import type { BookedPerson, WholeClass } from '../../data/api-types.ts';
+import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { Button } from '../../parts/button.tsx';
 import { Select } from '../../parts/select.tsx';
 import { ChoiceMark } from './choice-mark.tsx';

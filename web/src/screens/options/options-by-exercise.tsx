@@ -7,7 +7,7 @@ import type { OptionsPlan } from '@wrenfern/core/people/choose-options';
 import type { ExerciseItem } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { describeItemDose } from '@wrenfern/core/plan/variants';
-import type { BookedPerson, WholeClass } from '../../data/api-types.ts';
+import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { Figure } from '../../parts/figure.tsx';
 import { IconButton } from '../../parts/icon-button.tsx';
 import { versionTitle } from '../../parts/version-title.ts';

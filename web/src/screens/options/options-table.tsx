@@ -3,7 +3,7 @@ import type { OptionsPlan, Version } from '@wrenfern/core/people/choose-options'
 import type { ExerciseItem, School } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { shownOption } from '@wrenfern/core/plan/usual';
-import type { BookedPerson, WholeClass } from '../../data/api-types.ts';
+import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { Figure } from '../../parts/figure.tsx';
 import { ChoiceCell } from './choice-cell.tsx';
 import { PersonHead } from './person-head.tsx';

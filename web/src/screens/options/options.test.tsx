@@ -2,7 +2,7 @@ import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { Person } from '@wrenfern/core/people/person';
 import { Plan } from '@wrenfern/core/plan/plan';
-import type { BookedPerson, WholeClass } from '../../data/api-types.ts';
+import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { inClass, makeLesson } from '../../testing/a-class.tsx';
 import { showScreen, standInForServer } from '../../testing/show-screen.tsx';
 import { Component as Options } from './options.tsx';

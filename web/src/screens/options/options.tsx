@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
 import { useLesson } from '../../app/class-shell.tsx';
-import type { BookedPerson } from '../../data/api-types.ts';
+import type { BookedPerson } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { ToggleChip } from '../../parts/chip.tsx';

@@ -1,6 +1,6 @@
 import { cautionOf } from '@wrenfern/core/people/cautions';
 import { cautionsOn } from '@wrenfern/core/people/person';
-import type { BookedPerson, WholeClass } from '../../data/api-types.ts';
+import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { TodaySheet } from './today-sheet.tsx';
 
 /** A name with what holds today; pressed, it opens what is different today. */

@@ -3,7 +3,7 @@ import { toast } from 'sonner';
 import { z } from 'zod';
 import { HandChoices } from '@wrenfern/core/people/choose-option';
 import { CautionEntry } from '@wrenfern/core/people/person';
-import type { BookedPerson, WholeClass } from '../../data/api-types.ts';
+import { type BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { saveMerged } from '../../data/save-merged.ts';
 import { readAnswer, request, sentenceOf } from '../../data/request.ts';
 
@@ -30,7 +30,7 @@ export function useSaveBooking(classId: string) {
         base,
         mine: { ...base, ...change },
         send: (revision, value) =>
-          request<WholeClass>('PATCH', `/classes/${classId}/attendees/${booked.person.id}`, {
+          request(WholeClass, 'PATCH', `/classes/${classId}/attendees/${booked.person.id}`, {
             revision,
             ...value,
           }),

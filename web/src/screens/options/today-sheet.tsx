@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { CAUTIONS, cautionOf, type CautionId } from '@wrenfern/core/people/cautions';
 import { cautionsOn } from '@wrenfern/core/people/person';
-import type { BookedPerson, WholeClass } from '../../data/api-types.ts';
+import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 import { Field, inputClass } from '../../parts/field.tsx';

@@ -2,8 +2,8 @@ import { Users } from 'lucide-react';
 import { useState } from 'react';
 import { useSWRConfig } from 'swr';
 import { z } from 'zod';
-import type { WholeClass } from '../../data/api-types.ts';
-import { usePeople } from '../../data/hooks.ts';
+import { WholeClass } from '@wrenfern/contract/classes';
+import { usePeople } from '../../data/use-people.ts';
 import { saveMerged } from '../../data/save-merged.ts';
 import { readAnswer, request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
@@ -59,7 +59,7 @@ function BookingForm({ lesson, done }: { lesson: WholeClass; done: () => void })
         base: opened.personIds,
         mine: [...booked],
         send: (revision, personIds) =>
-          request<WholeClass>('PUT', `/classes/${lesson.id}/attendees`, { revision, personIds }),
+          request(WholeClass, 'PUT', `/classes/${lesson.id}/attendees`, { revision, personIds }),
         theirsOf: (current) => {
           const { revision, personIds } = readAnswer(BookedNow, current);
           return { revision, value: personIds };

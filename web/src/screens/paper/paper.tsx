@@ -7,11 +7,12 @@ import { cueCardsHtml, runSheetHtml } from '@wrenfern/core/formats/run-sheet-htm
 import { setUpListHtml } from '@wrenfern/core/formats/set-up-list-html';
 import { LostPage } from '../../app/error-page.tsx';
 import { RequireSession } from '../../app/shell.tsx';
-import type { WholeClass } from '../../data/api-types.ts';
+import type { WholeClass } from '@wrenfern/contract/classes';
 
 import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';
-import { useClass, useSession } from '../../data/hooks.ts';
+import { useClass } from '../../data/use-classes.ts';
+import { useSession } from '../../data/use-session.ts';
 import { RequestProblem } from '../../data/request.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { showDay, showTimeOfDay } from '../../parts/dates.ts';

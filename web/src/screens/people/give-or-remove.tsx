@@ -3,8 +3,8 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
 import type { Person } from '@wrenfern/core/people/person';
-import { useSession } from '../../data/hooks.ts';
-import { request, sentenceOf } from '../../data/request.ts';
+import { useSession } from '../../data/use-session.ts';
+import { send, sentenceOf } from '../../data/request.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 
@@ -39,7 +39,7 @@ export function RemovePerson({ person }: { person: Person }) {
   const isOwner = useSession().data?.user.role === 'owner';
   const remove = async (all: '' | '/everything') => {
     try {
-      await request('DELETE', `/people/${person.id}${all}`);
+      await send('DELETE', `/people/${person.id}${all}`);
       await mutate('/people');
       await navigate('/people');
     } catch (error) {

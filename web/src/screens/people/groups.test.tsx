@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { Person } from '@wrenfern/core/people/person';
-import type { StandingGroup } from '../../data/api-types.ts';
+import type { StandingGroup } from '@wrenfern/contract/people';
 import { showScreen, standInForServer, type Answer } from '../../testing/show-screen.tsx';
 import { Groups } from './groups.tsx';
 

@@ -2,11 +2,10 @@ import { Users } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
-import { z } from 'zod';
 import type { Person } from '@wrenfern/core/people/person';
-import type { StandingGroup } from '../../data/api-types.ts';
-import { useGroups } from '../../data/hooks.ts';
-import { readAnswer, request, sentenceOf } from '../../data/request.ts';
+import { StandingGroup } from '@wrenfern/contract/people';
+import { useGroups } from '../../data/use-people.ts';
+import { readAnswer, request, send, sentenceOf } from '../../data/request.ts';
 import { saveMerged } from '../../data/save-merged.ts';
 import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
@@ -68,12 +67,6 @@ function GroupList({ choose }: { choose: (group: StandingGroup | 'new') => void 
   );
 }
 
-const GroupNow = z.object({
-  revision: z.number().int(),
-  name: z.string(),
-  personIds: z.array(z.string()),
-});
-
 type GroupValue = Pick<StandingGroup, 'name' | 'personIds'>;
 
 interface GroupFormProps {
@@ -97,17 +90,18 @@ function GroupForm({ group, people, done }: GroupFormProps) {
   };
   const save = () => {
     const mine: GroupValue = { name: name.trim(), personIds: [...held] };
-    if (!group) return finish(() => request('POST', '/groups', mine));
+    if (!group) return finish(() => send('POST', '/groups', mine));
     return finish(() =>
       saveMerged<GroupValue, StandingGroup>({
         what: group.name,
         revision: group.revision,
         base: { name: group.name, personIds: group.personIds },
         mine,
-        send: (revision, value) => request('PUT', `/groups/${group.id}`, { revision, ...value }),
+        send: (revision, value) =>
+          request(StandingGroup, 'PUT', `/groups/${group.id}`, { revision, ...value }),
         theirsOf: (current) => {
-          const { revision, ...value } = readAnswer(GroupNow, current);
-          return { revision, value };
+          const { revision, name: theirs, personIds } = readAnswer(StandingGroup, current);
+          return { revision, value: { name: theirs, personIds } };
         },
       }),
     );
@@ -136,7 +130,7 @@ function GroupForm({ group, people, done }: GroupFormProps) {
           <Button
             look="warn"
             className="ml-auto"
-            onClick={() => void finish(() => request('DELETE', `/groups/${group.id}`))}
+            onClick={() => void finish(() => send('DELETE', `/groups/${group.id}`))}
           >
             Take the group away
           </Button>

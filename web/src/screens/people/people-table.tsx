@@ -1,7 +1,7 @@
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
 import { readPeople, writePeople } from '@wrenfern/core/formats/csv/people-csv';
-import type { RevisedPerson } from '../../data/api-types.ts';
+import { PeopleTaken, type RevisedPerson } from '@wrenfern/contract/people';
 import { request, sentenceOf } from '../../data/request.ts';
 import { TableExchange } from '../../parts/table-exchange.tsx';
 
@@ -23,17 +23,13 @@ export function PeopleTable({ people }: { people: readonly RevisedPerson[] }) {
       }
       take={async (values) => {
         try {
-          const taken = await request<{ added: number; changed: number }>(
-            'POST',
-            '/people/import',
-            {
-              people: values.map(({ id, person }) => ({
-                id,
-                revision: id ? (revisions.get(id) ?? 0) : 0,
-                person,
-              })),
-            },
-          );
+          const taken = await request(PeopleTaken, 'POST', '/people/import', {
+            people: values.map(({ id, person }) => ({
+              id,
+              revision: id ? (revisions.get(id) ?? 0) : 0,
+              person,
+            })),
+          });
           toast.success(`${taken.added} came in, ${taken.changed} changed.`);
           return true;
         } catch (error) {

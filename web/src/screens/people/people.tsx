@@ -4,7 +4,7 @@ import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { cautionOf } from '@wrenfern/core/people/cautions';
 import type { Person } from '@wrenfern/core/people/person';
-import { usePeople } from '../../data/hooks.ts';
+import { usePeople } from '../../data/use-people.ts';
 import { buttonClass } from '../../parts/button.tsx';
 import { ToggleChip } from '../../parts/chip.tsx';
 import { inputClass } from '../../parts/field.tsx';

@@ -3,13 +3,12 @@ import { useFieldArray, useForm, type UseFormReturn } from 'react-hook-form';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
-import { z } from 'zod';
 import { FOUNDATIONS, type Foundation } from '@wrenfern/core/movement/vocabulary';
 import { CAUTIONS, cautionOf, type CautionId } from '@wrenfern/core/people/cautions';
 import { Person, type CautionEntry } from '@wrenfern/core/people/person';
 import { NotFound } from '../../app/error-page.tsx';
-import type { RevisedPerson } from '../../data/api-types.ts';
-import { usePerson } from '../../data/hooks.ts';
+import { RevisedPerson } from '@wrenfern/contract/people';
+import { usePerson } from '../../data/use-people.ts';
 import { saveMerged } from '../../data/save-merged.ts';
 import { readAnswer, request, RequestProblem, sentenceOf } from '../../data/request.ts';
 import { FormError } from '../../parts/form-error.tsx';
@@ -107,7 +106,7 @@ function RecordForm({ known }: { known: RevisedPerson | undefined }) {
     try {
       const saved = known
         ? await saveRecord(known, body)
-        : await request<RevisedPerson>('POST', '/people', body);
+        : await request(RevisedPerson, 'POST', '/people', body);
       // Classes carry people's records: what was worked out before is worked out again.
       await mutate(
         (key) => typeof key === 'string' && /^\/(people|classes|today)/.test(key),
@@ -209,8 +208,6 @@ function RecordForm({ known }: { known: RevisedPerson | undefined }) {
 type Body = Omit<Person, 'id'>;
 
 /** On top of what a colleague saved meanwhile: a caution that was added elsewhere stays. */
-const PersonNow = Person.extend({ revision: z.number().int() });
-
 function saveRecord(known: RevisedPerson, mine: Body): Promise<RevisedPerson> {
   const bodyOf = ({ id: _id, revision: _revision, ...body }: RevisedPerson): Body => body;
   return saveMerged<Body, RevisedPerson>({
@@ -219,9 +216,9 @@ function saveRecord(known: RevisedPerson, mine: Body): Promise<RevisedPerson> {
     base: bodyOf(known),
     mine,
     send: (revision, body) =>
-      request<RevisedPerson>('PUT', `/people/${known.id}`, { ...body, revision }),
+      request(RevisedPerson, 'PUT', `/people/${known.id}`, { ...body, revision }),
     theirsOf: (current) => {
-      const theirs = readAnswer(PersonNow, current);
+      const theirs = readAnswer(RevisedPerson, current);
       return { revision: theirs.revision, value: bodyOf(theirs) };
     },
   });

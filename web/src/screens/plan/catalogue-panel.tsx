@@ -10,7 +10,7 @@ import { chooseOption } from '@wrenfern/core/people/choose-option';
 import { newItem } from '@wrenfern/core/review/running-order';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { ExerciseItem, Plan } from '@wrenfern/core/plan/plan';
-import type { BookedPerson } from '../../data/api-types.ts';
+import type { BookedPerson } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
 import { plainLengthS } from '@wrenfern/core/plan/timing/plain-length';
 import { ToggleChip } from '../../parts/chip.tsx';

@@ -5,9 +5,10 @@ import { useSWRConfig } from 'swr';
 import { z } from 'zod';
 import { dayIn, momentIn, timeIn } from '@wrenfern/core/week/studio-time';
 import { useLesson } from '../../app/class-shell.tsx';
-import type { WholeClass } from '../../data/api-types.ts';
-import { useSession, useTeam } from '../../data/hooks.ts';
-import { readAnswer, request, sentenceOf } from '../../data/request.ts';
+import { WholeClass } from '@wrenfern/contract/classes';
+import { useSession } from '../../data/use-session.ts';
+import { useTeam } from '../../data/use-studio.ts';
+import { readAnswer, request, send, sentenceOf } from '../../data/request.ts';
 import { saveMerged } from '../../data/save-merged.ts';
 import { Button } from '../../parts/button.tsx';
 import { Field, inputClass } from '../../parts/field.tsx';
@@ -52,7 +53,7 @@ function useSaveDetails() {
         base,
         mine: { ...base, ...change },
         send: (revision, value) =>
-          request<WholeClass>('PATCH', `/classes/${lesson.id}`, { revision, ...value }),
+          request(WholeClass, 'PATCH', `/classes/${lesson.id}`, { revision, ...value }),
         theirsOf: (current) => {
           const { revision, ...value } = readAnswer(DetailsNow, current);
           return { revision, value };
@@ -120,7 +121,7 @@ function HandOver() {
   const choose = async (userId: string) => {
     try {
       const body = { userId: userId === NOBODY ? null : userId };
-      await request('PUT', `/classes/${lesson.id}/cover`, body);
+      await send('PUT', `/classes/${lesson.id}/cover`, body);
       await mutate(`/classes/${lesson.id}`);
     } catch (error) {
       toast.error(sentenceOf(error));
@@ -147,13 +148,13 @@ function IntoWastebasket() {
   const refresh = () =>
     mutate((key) => typeof key === 'string' && /^\/(today|classes\?|wastebasket)/.test(key));
   const undo = async () => {
-    await request('POST', `/wastebasket/class/${lesson.id}`);
+    await send('POST', `/wastebasket/class/${lesson.id}`);
     await refresh();
   };
   const remove = async () => {
     setBusy(true);
     try {
-      await request('DELETE', `/classes/${lesson.id}`);
+      await send('DELETE', `/classes/${lesson.id}`);
       await navigate('/');
       await refresh();
       toast.success(`${lesson.title} is in the wastebasket`, {

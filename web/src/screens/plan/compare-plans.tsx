@@ -4,7 +4,7 @@ import { movedItems } from '@wrenfern/core/search/moves';
 import type { Finding } from '@wrenfern/core/review/rule';
 import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';
-import type { WholeClass } from '../../data/api-types.ts';
+import type { WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { Sheet } from '../../parts/dialog.tsx';

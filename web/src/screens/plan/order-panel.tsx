@@ -7,7 +7,7 @@ import type { OrderMove, OrderResult } from '@wrenfern/core/search/order-plan';
 import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { COST_IDS } from '@wrenfern/core/plan/school';
-import type { WholeClass } from '../../data/api-types.ts';
+import type { WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue, useKnownExercises } from '../../data/catalogue.tsx';
 import { sentenceOf } from '../../data/request.ts';
 import { searchContext, searchWorker } from '../../data/search.ts';

@@ -3,7 +3,7 @@ import { useStore } from 'zustand';
 import type { StoreApi } from 'zustand/vanilla';
 import type { Analysis } from '@wrenfern/core';
 import type { Machines } from '@wrenfern/core/room/machines';
-import type { BookedPerson } from '../../data/api-types.ts';
+import type { BookedPerson } from '@wrenfern/contract/classes';
 import type { PlanEditor } from './plan-editor.ts';
 
 interface PlanScreen {

@@ -1,8 +1,8 @@
-import { z } from 'zod';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { applyEdit, type Edit, type EditRefusal } from '@wrenfern/core/plan/edits';
 import { Plan as PlanSchema, type Plan } from '@wrenfern/core/plan/plan';
 import { createAutosave, type SaveState, type Unsaved } from '../../data/autosave.ts';
+import { SavedPlan } from '@wrenfern/contract/classes';
 import { readAnswer } from '../../data/request.ts';
 
 interface EditorParts {
@@ -41,8 +41,6 @@ export interface PlanEditor {
   resume: () => void;
 }
 
-const PlanNow = z.object({ revision: z.number().int(), plan: PlanSchema });
-
 const UNDO_STEPS = 200;
 
 /** The plan on the screen: every change is a named edit, kept for undo and saved by itself. */
@@ -55,7 +53,7 @@ export function createPlanEditor(parts: EditorParts): StoreApi<PlanEditor> {
       put: (plan) => set({ plan, past: [], future: [] }),
       send: parts.send,
       theirsOf: ({ details }) => {
-        const { revision, plan } = readAnswer(PlanNow, details.current);
+        const { revision, plan } = readAnswer(SavedPlan, details.current);
         return { revision, value: plan };
       },
       keep: parts.keepDraft,

@@ -2,7 +2,9 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { useLesson } from '../../app/class-shell.tsx';
-import { usePlanRevisions, useSession } from '../../data/hooks.ts';
+import { usePlanRevisions } from '../../data/use-classes.ts';
+import { useSession } from '../../data/use-session.ts';
+import { SavedPlan } from '@wrenfern/contract/classes';
 import { request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { showWhen } from '../../parts/dates.ts';
@@ -38,7 +40,7 @@ function Revisions({ classId, done }: { classId: string; done: () => void }) {
   const [chosen, setChosen] = useState<{ revision: number; plan: Plan }>();
   const look = async (revision: number) => {
     try {
-      setChosen(await request('GET', `/classes/${classId}/revisions/${revision}`));
+      setChosen(await request(SavedPlan, 'GET', `/classes/${classId}/revisions/${revision}`));
     } catch (error) {
       toast.error(sentenceOf(error));
     }

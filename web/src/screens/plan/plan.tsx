@@ -24,11 +24,11 @@ import { applyEdit, type Edit } from '@wrenfern/core/plan/edits';
 import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { useLesson } from '../../app/class-shell.tsx';
 import { KeysHelp } from '../../app/keys-help.tsx';
-import type { WholeClass } from '../../data/api-types.ts';
+import { PlanSaved, type WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
 import type { Unsaved } from '../../data/autosave.ts';
 import { analyseClass, repairsIn } from '../../data/class-analysis.ts';
-import { useSession } from '../../data/hooks.ts';
+import { useSession } from '../../data/use-session.ts';
 import { request } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
@@ -66,7 +66,7 @@ function startEditor(
       ? () => toast.info('You are a reader here: plans are for looking at.', { id: 'reader' })
       : undefined,
     send: async (revision, plan) => {
-      const saved = await request<{ revision: number }>('PUT', `/classes/${lesson.id}/plan`, {
+      const saved = await request(PlanSaved, 'PUT', `/classes/${lesson.id}/plan`, {
         revision,
         plan,
       });

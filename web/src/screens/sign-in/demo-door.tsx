@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useDoor } from '../../data/hooks.ts';
-import { request, sentenceOf } from '../../data/request.ts';
+import { useDoor } from '../../data/use-session.ts';
+import { send, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { DoorFrame } from './door-frame.tsx';
@@ -31,7 +31,7 @@ export function Component() {
     setBusy(true);
     try {
       const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
-      await request('POST', '/demo-session', { timeZone });
+      await send('POST', '/demo-session', { timeZone });
       await enter();
     } catch (error) {
       setFault(sentenceOf(error));

@@ -1,6 +1,6 @@
 import { useNavigate, useSearchParams } from 'react-router';
 import { useSWRConfig } from 'swr';
-import { forgetAsked } from '../../data/hooks.ts';
+import { forgetAsked } from '../../data/answers.ts';
 
 /** After a sign-in: forgets that the session was refused, then goes where the visitor was going. */
 export function useEnter(): () => Promise<void> {

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link, useLocation, useNavigate } from 'react-router';
-import type { LinkPurpose } from '../../data/api-types.ts';
+import { LinkPurpose, LinkUsed } from '@wrenfern/contract/account';
 import { request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { TextField } from '../../parts/field.tsx';
@@ -18,7 +18,7 @@ export function Component() {
   const [purpose, setPurpose] = useState<LinkPurpose>();
   const [fault, setFault] = useState<string>();
   useEffect(() => {
-    request<LinkPurpose>('POST', '/links/look', { token: token || '-' }).then(
+    request(LinkPurpose, 'POST', '/links/look', { token: token || '-' }).then(
       setPurpose,
       (error: unknown) => setFault(sentenceOf(error)),
     );
@@ -49,7 +49,7 @@ function ChoosePassword({ token, purpose }: { token: string; purpose: LinkPurpos
   const { errors, isSubmitting } = form.formState;
   const submit = form.handleSubmit(async ({ password }) => {
     try {
-      const { signedIn } = await request<{ signedIn: boolean }>('POST', '/links/use', {
+      const { signedIn } = await request(LinkUsed, 'POST', '/links/use', {
         token,
         password,
       });

@@ -1,5 +1,5 @@
 import { useForm } from 'react-hook-form';
-import { request, RequestProblem, sentenceOf } from '../../data/request.ts';
+import { RequestProblem, send, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { TextField } from '../../parts/field.tsx';
 import { useEnter } from './enter.ts';
@@ -24,7 +24,7 @@ export function SetUp({ needsCode }: { needsCode: boolean }) {
   const submit = form.handleSubmit(async (values) => {
     try {
       const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
-      await request('POST', '/set-up', { ...values, timeZone });
+      await send('POST', '/set-up', { ...values, timeZone });
       await enter();
     } catch (error) {
       if (error instanceof RequestProblem) {

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useForm } from 'react-hook-form';
-import { useDoor } from '../../data/hooks.ts';
-import { request, RequestProblem, sentenceOf } from '../../data/request.ts';
+import { useDoor } from '../../data/use-session.ts';
+import { RequestProblem, send, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { CodeField, SIX_DIGITS } from '../../parts/code-field.tsx';
 import { TextField } from '../../parts/field.tsx';
@@ -70,7 +70,7 @@ function SignIn() {
   const submit = form.handleSubmit(async ({ email, password, ...more }) => {
     try {
       const proof = wanted ? { [wanted]: more[wanted] } : {};
-      await request('POST', '/session', { email, password, ...proof });
+      await send('POST', '/session', { email, password, ...proof });
       await enter();
     } catch (error) {
       const isAsked = error instanceof RequestProblem && error.code === 'second-factor';

@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import { expect, it } from 'vitest';
-import type { DeskState } from '../../data/api-types.ts';
+import type { DeskState } from '@wrenfern/contract/studio';
 import { showScreen, standInForServer } from '../../testing/show-screen.tsx';
 import { DeskPart } from './desk-part.tsx';
 

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
-import type { DeskState } from '../../data/api-types.ts';
-import { useDesk, useSession } from '../../data/hooks.ts';
-import { request, sentenceOf } from '../../data/request.ts';
+import { DeskSecret, type DeskState } from '@wrenfern/contract/studio';
+import { useSession } from '../../data/use-session.ts';
+import { useDesk } from '../../data/use-studio.ts';
+import { request, send, sentenceOf } from '../../data/request.ts';
 import { AddressToCopy } from '../../parts/address-to-copy.tsx';
 import { Button } from '../../parts/button.tsx';
 import { copyText } from '../../parts/copy-text.ts';
@@ -24,7 +25,7 @@ export function DeskPart({ isOwner }: { isOwner: boolean }) {
   const { isOn, path, told } = desk.data;
   const connect = async () => {
     try {
-      setSecret((await request<{ secret: string }>('POST', '/studio/desk')).secret);
+      setSecret((await request(DeskSecret, 'POST', '/studio/desk')).secret);
     } catch (error) {
       toast.error(sentenceOf(error));
     }
@@ -32,7 +33,7 @@ export function DeskPart({ isOwner }: { isOwner: boolean }) {
   };
   const disconnect = async () => {
     try {
-      await request('DELETE', '/studio/desk');
+      await send('DELETE', '/studio/desk');
       setSecret('');
       toast.success('The desk can tell nothing any more.');
     } catch (error) {

@@ -3,7 +3,7 @@ import { STRENGTHS } from '@wrenfern/core/movement/gear';
 import { readMachines, withFacts, writeMachines } from '@wrenfern/core/formats/csv/machines-csv';
 import { GEAR_PART_WORDS } from '@wrenfern/core/room/gear-words';
 import type { Machines, SpringKind } from '@wrenfern/core/room/machines';
-import type { StudioSettings } from '../../data/api-types.ts';
+import type { StudioSettings } from '@wrenfern/contract/studio';
 import { Button } from '../../parts/button.tsx';
 import { Field, inputClass } from '../../parts/field.tsx';
 import { IconButton } from '../../parts/icon-button.tsx';

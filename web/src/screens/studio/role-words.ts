@@ -1,4 +1,4 @@
-import type { Role } from '../../data/api-types.ts';
+import type { Role } from '@wrenfern/contract/account';
 
 /** What each part in a studio may do, in words. */
 export const ROLE_WORDS: Record<Role, { name: string; may: string }> = {

@@ -11,8 +11,9 @@ import {
   type Standing,
 } from '@wrenfern/core/plan/school';
 import { NotFound } from '../../app/error-page.tsx';
-import type { StudioSettings } from '../../data/api-types.ts';
-import { useSession, useStudio } from '../../data/hooks.ts';
+import type { StudioSettings } from '@wrenfern/contract/studio';
+import { useSession } from '../../data/use-session.ts';
+import { useStudio } from '../../data/use-studio.ts';
 import { Button } from '../../parts/button.tsx';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
 import { Select } from '../../parts/select.tsx';

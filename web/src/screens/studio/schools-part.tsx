@@ -4,7 +4,7 @@ import { toast } from 'sonner';
 import { SCHOOL_IDS } from '@wrenfern/core/plan/plan';
 import type { SchoolRules } from '@wrenfern/core/plan/school';
 import { SCHOOLS } from '@wrenfern/core/plan/schools';
-import type { StudioSettings } from '../../data/api-types.ts';
+import type { StudioSettings } from '@wrenfern/contract/studio';
 import { IconButton } from '../../parts/icon-button.tsx';
 import { copyOf } from './school-copy.ts';
 import { useStudioChange } from './studio-change.ts';

@@ -1,11 +1,10 @@
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
-import { z } from 'zod';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
 import { Machines } from '@wrenfern/core/room/machines';
 import { Cupboard } from '@wrenfern/core/room/props';
-import type { StudioSettings } from '../../data/api-types.ts';
+import { StudioSettings } from '@wrenfern/contract/studio';
 import { saveMerged } from '../../data/save-merged.ts';
 import { readAnswer, request, sentenceOf } from '../../data/request.ts';
 
@@ -17,16 +16,6 @@ interface StudioChange {
   retentionMonths?: number | null;
   needsSecondFactor?: boolean;
 }
-
-const SettingsNow = z.object({
-  revision: z.number().int(),
-  cupboard: Cupboard,
-  pace: Pace,
-  machines: Machines,
-  schools: z.array(SchoolRules),
-  retentionMonths: z.number().int().nullable(),
-  needsSecondFactor: z.boolean(),
-});
 
 /** Changes go out one after the other: each is made on what the one before it left. */
 let underWay: Promise<unknown> = Promise.resolve();
@@ -49,14 +38,14 @@ export function useStudioChange() {
         mine,
         // Only what was touched is sent; a merge with somebody else's may touch more.
         send: (revision, value) =>
-          request<StudioSettings>('PATCH', '/studio', {
+          request(StudioSettings, 'PATCH', '/studio', {
             revision,
             ...Object.fromEntries(
               Object.keys(change).map((field) => [field, value[field as keyof Settings]]),
             ),
           }),
         theirsOf: (current) => {
-          const { revision, ...value } = readAnswer(SettingsNow, current);
+          const { revision, ...value } = readAnswer(StudioSettings, current);
           return { revision, value };
         },
       });

@@ -1,7 +1,9 @@
 import { Link } from 'react-router';
 import { PROPS } from '@wrenfern/core/movement/vocabulary';
-import type { StudioSettings } from '../../data/api-types.ts';
-import { useNearlyFull, useSession, useStudio } from '../../data/hooks.ts';
+import type { StudioSettings } from '@wrenfern/contract/studio';
+import { useNearlyFull } from '../../data/use-keeping.ts';
+import { useSession } from '../../data/use-session.ts';
+import { useStudio } from '../../data/use-studio.ts';
 import { Select } from '../../parts/select.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { TableExchange } from '../../parts/table-exchange.tsx';

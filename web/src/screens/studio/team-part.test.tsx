@@ -1,6 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { Invitation, TeamMember } from '../../data/api-types.ts';
+import type { Invitation, TeamMember } from '@wrenfern/contract/studio';
 import { refusal, showScreen, standInForServer } from '../../testing/show-screen.tsx';
 import { TeamPart } from './team-part.tsx';
 

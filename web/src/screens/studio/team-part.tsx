@@ -1,9 +1,16 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
-import { ROLES, type Invitation, type Role, type TeamMember } from '../../data/api-types.ts';
-import { useSession, useTeam } from '../../data/hooks.ts';
-import { request, sentenceOf } from '../../data/request.ts';
+import { ROLES, type Role } from '@wrenfern/contract/account';
+import {
+  type Invitation,
+  LinkPath,
+  StudioInvitation,
+  type TeamMember,
+} from '@wrenfern/contract/studio';
+import { useSession } from '../../data/use-session.ts';
+import { useTeam } from '../../data/use-studio.ts';
+import { request, send, sentenceOf } from '../../data/request.ts';
 import { FormError } from '../../parts/form-error.tsx';
 import { Button } from '../../parts/button.tsx';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
@@ -52,7 +59,7 @@ export function TeamPart({ isOwner }: { isOwner: boolean }) {
 function InvitationRow({ invitation, reload }: { invitation: Invitation; reload: () => void }) {
   const takeBack = async () => {
     try {
-      await request('DELETE', `/team/invitations/${invitation.id}`);
+      await send('DELETE', `/team/invitations/${invitation.id}`);
       reload();
     } catch (error) {
       toast.error(sentenceOf(error));
@@ -116,7 +123,7 @@ function InviteSheet({ reload }: { reload: () => void }) {
   const invite = form.handleSubmit(async ({ until, ...values }) => {
     try {
       const body = { ...values, until: values.role === 'owner' || !until ? null : until };
-      const answer = await request<{ path: string }>('POST', '/team/invitations', body);
+      const answer = await request(LinkPath, 'POST', '/team/invitations', body);
       setPath(answer.path);
       reload();
     } catch (error) {
@@ -183,7 +190,7 @@ function MemberSheet({ member, reload }: { member: TeamMember; reload: () => voi
   const change = form.handleSubmit(({ role, until }) =>
     act(
       () =>
-        request('PATCH', `/team/${member.id}`, {
+        send('PATCH', `/team/${member.id}`, {
           role,
           until: role === 'owner' || !until ? null : until,
         }),
@@ -191,7 +198,7 @@ function MemberSheet({ member, reload }: { member: TeamMember; reload: () => voi
     ),
   );
   const reset = async () => {
-    const answer = await request<{ path: string }>('POST', `/team/${member.id}/reset`);
+    const answer = await request(LinkPath, 'POST', `/team/${member.id}/reset`);
     setPath(answer.path);
   };
   return (
@@ -228,7 +235,7 @@ function MemberSheet({ member, reload }: { member: TeamMember; reload: () => voi
         )}
         <Button
           className="self-start"
-          onClick={() => void act(() => request('DELETE', `/team/${member.id}/sessions`), true)}
+          onClick={() => void act(() => send('DELETE', `/team/${member.id}/sessions`), true)}
         >
           Sign out everywhere
         </Button>
@@ -237,7 +244,7 @@ function MemberSheet({ member, reload }: { member: TeamMember; reload: () => voi
             <Button
               className="self-start"
               onClick={() =>
-                void act(() => request('DELETE', `/team/${member.id}/second-factor`), true)
+                void act(() => send('DELETE', `/team/${member.id}/second-factor`), true)
               }
             >
               End the second factor
@@ -251,7 +258,7 @@ function MemberSheet({ member, reload }: { member: TeamMember; reload: () => voi
         <Button
           look="warn"
           className="self-start"
-          onClick={() => void act(() => request('DELETE', `/team/${member.id}`), true)}
+          onClick={() => void act(() => send('DELETE', `/team/${member.id}`), true)}
         >
           Take out of the team
         </Button>
@@ -266,7 +273,7 @@ function StudioCode() {
   const [code, setCode] = useState<string>();
   const make = async () => {
     try {
-      const answer = await request<{ code: string }>('POST', '/studio/invitations');
+      const answer = await request(StudioInvitation, 'POST', '/studio/invitations');
       setCode(answer.code);
     } catch (error) {
       toast.error(sentenceOf(error));

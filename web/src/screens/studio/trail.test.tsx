@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { TrailEntry } from '../../data/api-types.ts';
+import type { TrailEntry } from '@wrenfern/contract/keeping';
 import { showScreen, standInForServer } from '../../testing/show-screen.tsx';
 import { Component as Trail } from './trail.tsx';
 

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
-import type { TrailEntry } from '../../data/api-types.ts';
-import { useSession, useTrail } from '../../data/hooks.ts';
+import type { TrailEntry } from '@wrenfern/contract/keeping';
+import { useTrail } from '../../data/use-keeping.ts';
+import { useSession } from '../../data/use-session.ts';
 import { Button } from '../../parts/button.tsx';
 import { showWhen } from '../../parts/dates.ts';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';

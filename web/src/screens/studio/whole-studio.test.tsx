@@ -2,7 +2,7 @@ import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
 import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
-import type { StudioSettings } from '../../data/api-types.ts';
+import type { StudioSettings } from '@wrenfern/contract/studio';
 import { refusal, showScreen, standInForServer, type Answer } from '../../testing/show-screen.tsx';
 import { WholeStudio } from './whole-studio.tsx';
 

@@ -2,15 +2,8 @@ import { Archive, FileUp } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
-import { z } from 'zod';
-import type { StudioSettings } from '../../data/api-types.ts';
-import {
-  readAnswer,
-  request,
-  requestFile,
-  RequestProblem,
-  sentenceOf,
-} from '../../data/request.ts';
+import { LookedInto, type StudioSettings } from '@wrenfern/contract/studio';
+import { request, requestFile, RequestProblem, send, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { showWhen } from '../../parts/dates.ts';
 import { Sheet } from '../../parts/dialog.tsx';
@@ -85,28 +78,8 @@ function TakeOut({ studio }: { studio: StudioSettings }) {
   );
 }
 
-const Looked = z.object({
-  studio: z.string(),
-  madeAt: z.string(),
-  holds: z.object({
-    people: z.number(),
-    classes: z.number(),
-    exercises: z.number(),
-    groups: z.number(),
-    keptPlans: z.number(),
-  }),
-  unknownTeachers: z.array(z.string()),
-  replaces: z.object({
-    people: z.number(),
-    classes: z.number(),
-    exercises: z.number(),
-    mark: z.string(),
-  }),
-});
-type Looked = z.infer<typeof Looked>;
-
 function BringIn({ studio }: { studio: StudioSettings }) {
-  const [file, setFile] = useState<{ zip: Blob; looked: Looked }>();
+  const [file, setFile] = useState<{ zip: Blob; looked: LookedInto }>();
   const [faults, setFaults] = useState<string[]>([]);
   const [busy, setBusy] = useState(false);
   const look = async (chosen: File) => {
@@ -115,8 +88,7 @@ function BringIn({ studio }: { studio: StudioSettings }) {
     setBusy(true);
     const zip = new Blob([chosen], { type: 'application/zip' });
     try {
-      const answer = await request<unknown>('POST', '/studio/archive/look', zip);
-      setFile({ zip, looked: readAnswer(Looked, answer) });
+      setFile({ zip, looked: await request(LookedInto, 'POST', '/studio/archive/look', zip) });
     } catch (error) {
       setFaults(faultsIn(error));
     } finally {
@@ -183,7 +155,7 @@ function Confirm({
 }: {
   studio: StudioSettings;
   zip: Blob;
-  looked: Looked;
+  looked: LookedInto;
   again: () => void;
 }) {
   const { mutate } = useSWRConfig();
@@ -193,7 +165,7 @@ function Confirm({
   const replace = async () => {
     setBusy(true);
     try {
-      await request('PUT', `/studio/archive?mark=${encodeURIComponent(replaces.mark)}`, zip);
+      await send('PUT', `/studio/archive?mark=${encodeURIComponent(replaces.mark)}`, zip);
       await mutate(() => true, undefined, { revalidate: true });
       toast.success(`${looked.studio} is here, as of ${showWhen(looked.madeAt, studio.timeZone)}.`);
     } catch (error) {

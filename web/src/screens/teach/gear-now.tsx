@@ -5,7 +5,7 @@ import type { GearBlock } from '@wrenfern/core/room/gear-blocks';
 import { gearWords, GEAR_PART_WORDS, partWords } from '@wrenfern/core/room/gear-words';
 import { springName, stepSprings } from '@wrenfern/core/room/machines';
 import { safetyWords } from '@wrenfern/core/room/safety-words';
-import type { WholeClass } from '../../data/api-types.ts';
+import type { WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
 
 interface GearProps {

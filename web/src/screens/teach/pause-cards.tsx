@@ -9,7 +9,7 @@ import { showClock } from '@wrenfern/core/plan/show-time';
 import { describeItemDose } from '@wrenfern/core/plan/variants';
 import { gearWords } from '@wrenfern/core/room/gear-words';
 import type { ReactNode } from 'react';
-import type { WholeClass } from '../../data/api-types.ts';
+import type { WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
 import { Figure } from '../../parts/figure.tsx';
 import { versionTitle } from '../../parts/version-title.ts';

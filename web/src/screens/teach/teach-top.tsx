@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { Timeline } from '@wrenfern/core/plan/timing/timeline';
-import type { WholeClass } from '../../data/api-types.ts';
+import type { WholeClass } from '@wrenfern/contract/classes';
 import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 import { saveFile } from '../../parts/save-file.ts';

@@ -1,9 +1,9 @@
 import { useCallback, useState } from 'react';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
-import type { WholeClass } from '../../data/api-types.ts';
-import { useSession } from '../../data/hooks.ts';
-import { request, sentenceOf } from '../../data/request.ts';
+import type { WholeClass } from '@wrenfern/contract/classes';
+import { useSession } from '../../data/use-session.ts';
+import { send, sentenceOf } from '../../data/request.ts';
 import type { Run } from './use-run.ts';
 
 const DAY_MS = 86_400_000;
@@ -32,7 +32,7 @@ export function useBegin(lesson: WholeClass, { start, clockMs }: Run): Begin {
     setIsBusy(true);
     try {
       if (isFar) {
-        await request('PATCH', `/classes/${id}`, {
+        await send('PATCH', `/classes/${id}`, {
           revision: detailsRevision,
           startsAt: new Date(clockMs()).toISOString(),
         });

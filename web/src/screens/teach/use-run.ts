@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { LiveEvent, nextOrder } from '@wrenfern/core/live/events';
 import { runClass, viewNow, type NowView, type RunState } from '@wrenfern/core/live/run-class';
 import type { Timeline } from '@wrenfern/core/plan/timing/timeline';
-import type { ClassEvents, EventsRead } from '../../data/api-types.ts';
+import type { EventsRead } from '../../data/use-classes.ts';
+import { ClassEvents, EventsTaken } from '@wrenfern/contract/classes';
 import { readJson } from '../../data/read-json.ts';
 import { request } from '../../data/request.ts';
 import { createEventQueue, type Delivery } from './event-queue.ts';
@@ -55,7 +56,7 @@ export function useRun({ classId, revision, timeline, known, onStarted }: RunPar
       storage: localStorage,
       send: async (events) => {
         const after = seen.lastSeq.current;
-        take(await request<ClassEvents>('POST', `/classes/${classId}/events`, { events, after }));
+        take(await request(EventsTaken, 'POST', `/classes/${classId}/events`, { events, after }));
       },
     }),
   );
@@ -153,7 +154,7 @@ function useSeen(known: EventsRead) {
       return next;
     });
   }, []);
-  const take = useCallback(({ pressed: fresh }: ClassEvents) => add(fresh), [add]);
+  const take = useCallback(({ pressed: fresh }: Pick<ClassEvents, 'pressed'>) => add(fresh), [add]);
   const read = useMemo(() => {
     // What was read again counts as well as what the stream told; the same number is the same press.
     const all = new Map<number, unknown>(known.pressed.map(({ seq, event }) => [seq, event]));
@@ -183,7 +184,7 @@ function useFollow(classId: string, { add, take, lastSeq }: ReturnType<typeof us
     stream.onopen = () => {
       const missed = `/classes/${classId}/events?after=${lastSeq.current}`;
       // Without a line the stream opens again by itself, and asks again.
-      request<ClassEvents>('GET', missed).then(take, () => undefined);
+      request(ClassEvents, 'GET', missed).then(take, () => undefined);
     };
     return () => stream.close();
   }, [classId, add, take, lastSeq]);

@@ -5,6 +5,7 @@ import { useSWRConfig } from 'swr';
 import { optionOf } from '@wrenfern/core/movement/exercise';
 import { dayAfter, dayIn, momentIn } from '@wrenfern/core/week/studio-time';
 import { useCatalogue } from '../../data/catalogue.tsx';
+import { ClassesMade } from '@wrenfern/contract/classes';
 import { request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { Figure } from '../../parts/figure.tsx';
@@ -49,7 +50,7 @@ export function StarterClasses({ zone }: { zone: string }) {
     setBusy(true);
     const tomorrow = dayAfter(dayIn(zone, new Date()), 1);
     try {
-      const made = await request<{ id: string }>('POST', '/classes', {
+      const made = await request(ClassesMade, 'POST', '/classes', {
         title,
         startsAt: momentIn(zone, tomorrow, '18:00'),
         starter: id,

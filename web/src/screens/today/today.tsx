@@ -1,8 +1,10 @@
 import { CalendarPlus } from 'lucide-react';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import type { ClassSummaryRow, Role } from '../../data/api-types.ts';
-import { startOfToday, useEarlierClasses, useSession, useToday } from '../../data/hooks.ts';
+import type { Role } from '@wrenfern/contract/account';
+import type { ClassSummary } from '@wrenfern/contract/class-cards';
+import { startOfToday, useEarlierClasses, useToday } from '../../data/use-class-cards.ts';
+import { useSession } from '../../data/use-session.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { minutes, showDay, showWhen } from '../../parts/dates.ts';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
@@ -103,7 +105,7 @@ function Earlier({
   );
 }
 
-function EarlierRow({ row, zone }: { row: ClassSummaryRow; zone: string }) {
+function EarlierRow({ row, zone }: { row: ClassSummary; zone: string }) {
   const isReader = useSession().data?.user.role === 'reader';
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">

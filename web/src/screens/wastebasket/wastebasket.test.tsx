@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import type { Wasted } from '../../data/api-types.ts';
+import type { Wasted } from '@wrenfern/contract/keeping';
 import {
   OWNER_SESSION,
   refusal,

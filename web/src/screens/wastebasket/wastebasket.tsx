@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
-import type { Wasted } from '../../data/api-types.ts';
-import { useSession, useWastebasket } from '../../data/hooks.ts';
-import { request, sentenceOf } from '../../data/request.ts';
+import type { Wasted } from '@wrenfern/contract/keeping';
+import { useWastebasket } from '../../data/use-keeping.ts';
+import { useSession } from '../../data/use-session.ts';
+import { send, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { showDay } from '../../parts/dates.ts';
 import { Sheet } from '../../parts/dialog.tsx';
@@ -24,7 +25,7 @@ export function Component() {
   const zone = session.data?.studio.timeZone ?? 'UTC';
   const act = async (method: 'POST' | 'DELETE', path: string, said: string) => {
     try {
-      await request(method, `/wastebasket${path}`);
+      await send(method, `/wastebasket${path}`);
       await mutate(
         (key) =>
           typeof key === 'string' && /^\/(wastebasket|people|classes|today|exercises)/.test(key),

@@ -6,9 +6,9 @@ import { useSWRConfig } from 'swr';
 import { z } from 'zod';
 import { Exercise } from '@wrenfern/core/movement/exercise';
 import { NotFound } from '../../../app/error-page.tsx';
-import type { OwnExercise } from '../../../data/api-types.ts';
+import { OwnExercise } from '@wrenfern/contract/exercises';
 import { isBuiltIn, useCatalogue } from '../../../data/catalogue.tsx';
-import { useOwnExercises } from '../../../data/hooks.ts';
+import { useOwnExercises } from '../../../data/use-exercises.ts';
 import { readAnswer, request, sentenceOf } from '../../../data/request.ts';
 import { saveMerged } from '../../../data/save-merged.ts';
 import { Button } from '../../../parts/button.tsx';
@@ -138,7 +138,7 @@ const VersionNow = z.object({ version: z.number().int(), exercise: Exercise });
  */
 function saveExercise(base: Exercise, mine: Exercise, version: number): Promise<OwnExercise> {
   const put = (revision: number, exercise: Exercise) =>
-    request<OwnExercise>('PUT', `/exercises/${mine.slug}`, { version: revision, exercise });
+    request(OwnExercise, 'PUT', `/exercises/${mine.slug}`, { version: revision, exercise });
   if (version === 0) return put(0, mine);
   return saveMerged<Exercise, OwnExercise>({
     what: mine.name,

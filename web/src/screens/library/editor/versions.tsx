@@ -4,8 +4,9 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
-import { useSession, useVersions } from '../../../data/hooks.ts';
-import { request, sentenceOf } from '../../../data/request.ts';
+import { useVersions } from '../../../data/use-exercises.ts';
+import { useSession } from '../../../data/use-session.ts';
+import { send, sentenceOf } from '../../../data/request.ts';
 import { Button } from '../../../parts/button.tsx';
 import { showWhen } from '../../../parts/dates.ts';
 import { Sheet } from '../../../parts/dialog.tsx';
@@ -62,7 +63,7 @@ function RemoveExercise({ slug, name }: { slug: string; name: string }) {
   const { mutate } = useSWRConfig();
   const remove = async () => {
     try {
-      await request('DELETE', `/exercises/${slug}`);
+      await send('DELETE', `/exercises/${slug}`);
       await navigate('/library');
       await mutate('/exercises');
       toast.success(`${name} is taken out of the library`);

@@ -6,7 +6,7 @@ import type { DraftResult } from '@wrenfern/core/draft/draft-plan';
 import { DraftWishes } from '@wrenfern/core/draft/wishes';
 import { PROPS, type Prop } from '@wrenfern/core/movement/vocabulary';
 import { capital, listWords } from '@wrenfern/core/movement/words';
-import type { WholeClass } from '../../../data/api-types.ts';
+import type { WholeClass } from '@wrenfern/contract/classes';
 import { sentenceOf } from '../../../data/request.ts';
 import { useKnownExercises } from '../../../data/catalogue.tsx';
 import { searchContext, searchWorker } from '../../../data/search.ts';

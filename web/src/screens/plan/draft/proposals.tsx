@@ -7,7 +7,7 @@ import type { Item, Plan } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { describeItemDose } from '@wrenfern/core/plan/variants';
-import type { WholeClass } from '../../../data/api-types.ts';
+import type { WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue, useKnownExercises } from '../../../data/catalogue.tsx';
 import { analyseClass } from '../../../data/class-analysis.ts';
 import { sentenceOf } from '../../../data/request.ts';

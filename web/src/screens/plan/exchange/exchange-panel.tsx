@@ -11,7 +11,7 @@ import { useCatalogue } from '../../../data/catalogue.tsx';
 import { Button, buttonClass } from '../../../parts/button.tsx';
 import { Sheet } from '../../../parts/dialog.tsx';
 import { inputClass } from '../../../parts/field.tsx';
-import { request, sentenceOf } from '../../../data/request.ts';
+import { send, sentenceOf } from '../../../data/request.ts';
 import { saveFile } from '../../../parts/save-file.ts';
 import { KeepForm, tagsOf } from '../../../parts/keep-form.tsx';
 import { replacePlan } from '../draft/replace-plan.ts';
@@ -34,7 +34,7 @@ export function ExchangePanel({ trigger }: { trigger: ReactNode }) {
   };
   const keepPlan = async (name: string, tags: string) => {
     try {
-      await request('POST', '/kept-plans', { name, tags: tagsOf(tags), plan });
+      await send('POST', '/kept-plans', { name, tags: tagsOf(tags), plan });
       await mutate('/kept-plans');
       toast.success(`${name} is kept. Classes, Kept plans has it.`);
     } catch (error) {

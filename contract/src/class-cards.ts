@@ -23,7 +23,7 @@ const Named = z.object({ id: z.string(), name: z.string() });
 export type Named = z.infer<typeof Named>;
 
 export const ReadyClass = z.object({
-  id: z.uuid(),
+  id: z.string(),
   title: z.string(),
   startsAt: z.iso.datetime(),
   targetS: z.number(),
@@ -34,7 +34,7 @@ export const ReadyClass = z.object({
   calledOff: z.string().nullable(),
   isRepeated: z.boolean(),
   /** The class of the same series before it, to begin from. */
-  lastOfSeries: z.uuid().nullable(),
+  lastOfSeries: z.string().nullable(),
   /** Whoever stands before it; null when nobody was named. */
   instructor: Named.nullable(),
   school: Named.nullable(),
@@ -52,3 +52,17 @@ export const ReadyClass = z.object({
 });
 export type ReadyClass = z.infer<typeof ReadyClass>;
 export const ReadyClasses = z.object({ classes: z.array(ReadyClass) });
+
+export const ClassSummary = z.object({
+  id: z.string(),
+  title: z.string(),
+  startsAt: z.iso.datetime(),
+  targetS: z.number(),
+  machine: Machine,
+  items: z.number(),
+  coming: z.number(),
+  taught: z.boolean(),
+  effort: z.number().nullable(),
+});
+export type ClassSummary = z.infer<typeof ClassSummary>;
+export const ClassList = z.object({ classes: z.array(ClassSummary) });
