@@ -1,5 +1,5 @@
 import { CalendarPlus } from 'lucide-react';
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { Link } from 'react-router';
 import type { Role } from '@wrenfern/contract/account';
 import type { ClassSummary } from '@wrenfern/contract/class-cards';
@@ -10,7 +10,12 @@ import { minutes, showDay, showWhen } from '../../parts/dates.ts';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
 import { NewClass } from '../classes/new-class.tsx';
 import { ReadyCard } from './ready-card.tsx';
-import { StarterClasses } from './starter-classes.tsx';
+
+/** With the library behind it: a studio that has classes does not wait for it. */
+const StarterClasses = lazy(async () => {
+  const { StarterClasses: Component } = await import('./starter-classes.tsx');
+  return { default: Component };
+});
 
 const MAKE_ONE = 'Make one with “New class”: on the mat or the reformer, empty or drafted for you.';
 
@@ -54,7 +59,9 @@ export function Component() {
           <Loading what="your classes" />
         ) : today.data.classes.length === 0 ? (
           mayPlan && earlier.data?.[0]?.classes.length === 0 ? (
-            <StarterClasses zone={zone} />
+            <Suspense fallback={<Loading what="classes to begin with" />}>
+              <StarterClasses zone={zone} />
+            </Suspense>
           ) : (
             <Empty title="No class ahead">{NO_CLASS[role]}</Empty>
           )
