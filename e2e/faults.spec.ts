@@ -5,7 +5,7 @@ test('a stranger is sent to the door and brought back', async ({ page }) => {
   await page.goto('/people');
   await expect(page).toHaveURL(/\/sign-in\?to=%2Fpeople/);
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByText('Give your email address.')).toBeVisible();
+  await expect(page.getByText('Give an email address.')).toBeVisible();
   await page.getByLabel('Email').fill('nobody@studio.example');
   await page.getByLabel('Password').fill('not this one');
   await page.getByRole('button', { name: 'Sign in' }).click();

@@ -14,9 +14,17 @@ import type { RouteName } from '@wrenfern/contract/answers';
 import { NewPassword } from '../auth/passwords.ts';
 import { ROLES } from '@wrenfern/contract/account';
 import { DeskMessage } from '../desk/desk-message.ts';
-import { email, moment, personName, revisionRead, sixDigits, timeZone } from './request-fields.ts';
+import {
+  email,
+  moment,
+  password,
+  personName,
+  revisionRead,
+  sixDigits,
+  studioName,
+  timeZone,
+} from '@wrenfern/contract/fields';
 
-const password = z.string().min(1, 'give your password').max(200);
 const ownPassword = z.strictObject({ password });
 const token = z.string().min(1).max(64);
 const day = z.iso.date('write the day as year-month-day');
@@ -57,7 +65,7 @@ export const BODIES = {
   'POST /set-up': z.strictObject({
     /** Printed at the first start, or given by an owner; not needed where anybody may set up a studio. */
     code: z.string().max(64).default(''),
-    studio: z.string().trim().min(1, 'give the studio a name').max(120),
+    studio: studioName,
     name: personName,
     email,
     password: NewPassword,
@@ -174,7 +182,7 @@ export const BODIES = {
 
   'PATCH /studio': z
     .strictObject({
-      name: z.string().trim().min(1, 'give the studio a name').max(120),
+      name: studioName,
       cupboard: Cupboard,
       pace: Pace,
       machines: Machines,

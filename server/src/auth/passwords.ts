@@ -1,7 +1,7 @@
 import { hash, verify } from '@node-rs/argon2';
 import { ZxcvbnFactory } from '@zxcvbn-ts/core';
 import * as common from '@zxcvbn-ts/language-common';
-import { z } from 'zod';
+import { newPassword } from '@wrenfern/contract/fields';
 
 /** argon2id with the library's recommended cost. */
 export function hashPassword(password: string): Promise<string> {
@@ -32,8 +32,7 @@ export function isEasilyGuessed(password: string, about: readonly string[] = [])
 }
 
 /** A password that somebody chooses. */
-export const NewPassword = z
-  .string()
-  .min(10, { abort: true, error: 'at least 10 characters' })
-  .max(200)
-  .refine((password) => !isEasilyGuessed(password), 'this is easily guessed; choose another');
+export const NewPassword = newPassword.refine(
+  (password) => !isEasilyGuessed(password),
+  'This is easily guessed; choose another.',
+);

@@ -7,5 +7,3 @@ export function CodeField(
 ) {
   return <TextField inputMode="numeric" autoComplete="one-time-code" maxLength={6} {...props} />;
 }
-
-export const SIX_DIGITS = { pattern: { value: /^[0-9]{6}$/, message: 'Six digits.' } };

@@ -21,5 +21,3 @@ export function PasswordField({
     />
   );
 }
-
-export const OWN_PASSWORD = { required: 'Give your password.' };

@@ -1,3 +1,4 @@
+import { polygonArea, polygonHull } from 'd3-polygon';
 import { rimOf, type Point, type Spot } from './camera.ts';
 
 /** Units that a stature is drawn in: whole numbers then suffice, which are short and quick to write. */
@@ -78,7 +79,9 @@ function bridgePath(from: Spot, to: Spot): string {
 
 /** Wound the same way round as the ellipses, so that overlaps fill instead of cancelling. */
 export function polygonPath(points: readonly Point[]): string {
-  const wound = areaOf(points) > 0 ? points : [...points].reverse();
+  // Counted as on a screen, where y points down.
+  const area = polygonArea(points.map(({ x, y }) => [x, y]));
+  const wound = area < 0 ? points : [...points].reverse();
   return `M${wound.map(({ x, y }) => `${show(x)} ${show(-y)}`).join('L')}Z`;
 }
 
@@ -101,32 +104,10 @@ export function curvePath(points: readonly Point[]): string {
   return rest.length === 1 ? linePath(points) : path;
 }
 
-function areaOf(points: readonly Point[]): number {
-  let area = 0;
-  points.forEach((point, index) => {
-    const next = points[(index + 1) % points.length] ?? point;
-    area += point.x * next.y - next.x * point.y;
-  });
-  return area;
-}
-
-/** The smallest polygon around points (Andrew's monotone chain). */
+/** The smallest polygon around points; the points themselves where they span none. */
 export function hullOf(points: readonly Point[]): Point[] {
-  const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y);
-  const half = (ordered: readonly Point[]): Point[] => {
-    const chain: Point[] = [];
-    for (const point of ordered) {
-      while (chain.length > 1 && !turnsLeft(chain.at(-2), chain.at(-1), point)) chain.pop();
-      chain.push(point);
-    }
-    return chain.slice(0, -1);
-  };
-  return [...half(sorted), ...half([...sorted].reverse())];
-}
-
-function turnsLeft(a: Point | undefined, b: Point | undefined, c: Point): boolean {
-  if (!a || !b) return true;
-  return (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x) > 0;
+  const hull = polygonHull(points.map(({ x, y }) => [x, y]));
+  return hull?.map(([x, y]) => ({ x, y })) ?? [...points];
 }
 
 export function show(share: number): string {

@@ -1,3 +1,6 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { z } from 'zod';
+import { newPassword, password } from '@wrenfern/contract/fields';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -10,11 +13,13 @@ import { Button } from '../../parts/button.tsx';
 import { showWhen } from '../../parts/dates.ts';
 import { ThemeButton } from '../../parts/theme-button.tsx';
 import { TextField } from '../../parts/field.tsx';
-import { OWN_PASSWORD, PasswordField } from '../../parts/password-field.tsx';
+import { PasswordField } from '../../parts/password-field.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
-import { PASSWORD_HINT, PASSWORD_RULES } from '../sign-in/password-rules.ts';
+import { PASSWORD_HINT } from '../sign-in/password-hint.ts';
 import { ROLE_WORDS } from '../studio/role-words.ts';
 import { SecondFactor } from './second-factor.tsx';
+
+const Change = z.object({ password, next: newPassword });
 
 /** One's own account: password, second factor, and where one is signed in. */
 export function Component() {
@@ -68,7 +73,10 @@ export function Component() {
 }
 
 function ChangePassword() {
-  const form = useForm({ defaultValues: { password: '', next: '' } });
+  const form = useForm({
+    resolver: zodResolver(Change),
+    defaultValues: { password: '', next: '' },
+  });
   const { errors, isSubmitting } = form.formState;
   const change = form.handleSubmit(async (values) => {
     try {
@@ -89,7 +97,7 @@ function ChangePassword() {
       <PasswordField
         label="The one you have"
         error={errors.password?.message}
-        field={form.register('password', OWN_PASSWORD)}
+        field={form.register('password')}
       />
       <TextField
         label="The one you want"
@@ -97,7 +105,7 @@ function ChangePassword() {
         autoComplete="new-password"
         hint={PASSWORD_HINT}
         error={errors.next?.message}
-        {...form.register('next', PASSWORD_RULES)}
+        {...form.register('next')}
       />
       <FormError message={errors.root?.message} />
       <Button type="submit" look="main" disabled={isSubmitting} className="self-start">

@@ -1,3 +1,6 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { z } from 'zod';
+import { password } from '@wrenfern/contract/fields';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
@@ -5,9 +8,11 @@ import { NewRecoveryCodes, type Account } from '@wrenfern/contract/account';
 import { request, send, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { FormError } from '../../parts/form-error.tsx';
-import { OWN_PASSWORD, PasswordField } from '../../parts/password-field.tsx';
+import { PasswordField } from '../../parts/password-field.tsx';
 import { RecoveryCodes } from './recovery-codes.tsx';
 import { SetUpSecondFactor } from './set-up-second-factor.tsx';
+
+const Proof = z.object({ password });
 
 interface SecondFactorProps {
   account: Account;
@@ -44,7 +49,7 @@ interface InUseProps {
 }
 
 function InUse({ left, isRequired, keep, reload }: InUseProps) {
-  const form = useForm({ defaultValues: { password: '' } });
+  const form = useForm({ resolver: zodResolver(Proof), defaultValues: { password: '' } });
   const { errors, isSubmitting } = form.formState;
   const withPassword = (work: (password: string) => Promise<void>) =>
     form.handleSubmit(async ({ password }) => {
@@ -74,10 +79,7 @@ function InUse({ left, isRequired, keep, reload }: InUseProps) {
           {left === 1 ? 'One recovery code is' : `${left} recovery codes are`} left.
         </span>
       </p>
-      <PasswordField
-        error={errors.password?.message}
-        field={form.register('password', OWN_PASSWORD)}
-      />
+      <PasswordField error={errors.password?.message} field={form.register('password')} />
       <FormError message={errors.root?.message} />
       <div className="flex flex-wrap gap-2">
         <Button type="submit" disabled={isSubmitting}>

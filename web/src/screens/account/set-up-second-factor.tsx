@@ -1,12 +1,18 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { z } from 'zod';
+import { password, sixDigits } from '@wrenfern/contract/fields';
 import { QRCodeSVG } from 'qrcode.react';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { ProposedFactor, NewRecoveryCodes } from '@wrenfern/contract/account';
 import { request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
-import { CodeField, SIX_DIGITS } from '../../parts/code-field.tsx';
+import { CodeField } from '../../parts/code-field.tsx';
 import { FormError } from '../../parts/form-error.tsx';
-import { OWN_PASSWORD, PasswordField } from '../../parts/password-field.tsx';
+import { PasswordField } from '../../parts/password-field.tsx';
+
+const Proof = z.object({ password, code: z.string() });
+const WithCode = Proof.extend({ code: sixDigits });
 
 interface Proposed {
   secret: string;
@@ -16,7 +22,10 @@ interface Proposed {
 /** First the password, then the picture for the authenticator and the first code it shows. */
 export function SetUpSecondFactor({ done }: { done: (recoveryCodes: string[]) => void }) {
   const [proposed, setProposed] = useState<Proposed>();
-  const form = useForm({ defaultValues: { password: '', code: '' } });
+  const form = useForm({
+    resolver: zodResolver(proposed ? WithCode : Proof),
+    defaultValues: { password: '', code: '' },
+  });
   const { errors, isSubmitting } = form.formState;
   const submit = form.handleSubmit(async ({ password, code }) => {
     try {
@@ -38,17 +47,14 @@ export function SetUpSecondFactor({ done }: { done: (recoveryCodes: string[]) =>
         A code from an authenticator on your phone, beside the password. Whoever learns your
         password then still can’t come in.
       </p>
-      <PasswordField
-        error={errors.password?.message}
-        field={form.register('password', OWN_PASSWORD)}
-      />
+      <PasswordField error={errors.password?.message} field={form.register('password')} />
       {proposed ? (
         <>
           <ForAuthenticator {...proposed} />
           <CodeField
             label="The code it shows"
             error={errors.code?.message}
-            {...form.register('code', { required: 'Give the code.', ...SIX_DIGITS })}
+            {...form.register('code')}
           />
         </>
       ) : null}

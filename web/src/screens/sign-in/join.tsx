@@ -1,3 +1,6 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { z } from 'zod';
+import { newPassword } from '@wrenfern/contract/fields';
 import { useEffect, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link, useLocation, useNavigate } from 'react-router';
@@ -10,7 +13,9 @@ import { ROLE_WORDS } from '../studio/role-words.ts';
 import { DoorFrame } from './door-frame.tsx';
 import { useEnter } from './enter.ts';
 import { FormError } from '../../parts/form-error.tsx';
-import { PASSWORD_HINT, PASSWORD_RULES } from './password-rules.ts';
+import { PASSWORD_HINT } from './password-hint.ts';
+
+const Chosen = z.object({ password: newPassword });
 
 /** Where a one-time link leads: into a studio, or to another password. Its secret stays off the line. */
 export function Component() {
@@ -45,7 +50,7 @@ export function Component() {
 function ChoosePassword({ token, purpose }: { token: string; purpose: LinkPurpose }) {
   const enter = useEnter();
   const navigate = useNavigate();
-  const form = useForm({ defaultValues: { password: '' } });
+  const form = useForm({ resolver: zodResolver(Chosen), defaultValues: { password: '' } });
   const { errors, isSubmitting } = form.formState;
   const submit = form.handleSubmit(async ({ password }) => {
     try {
@@ -75,7 +80,7 @@ function ChoosePassword({ token, purpose }: { token: string; purpose: LinkPurpos
         autoComplete="new-password"
         hint={PASSWORD_HINT}
         error={errors.password?.message}
-        {...form.register('password', PASSWORD_RULES)}
+        {...form.register('password')}
       />
       <FormError message={errors.root?.message} />
       <Button look="main" type="submit" disabled={isSubmitting}>

@@ -1,23 +1,32 @@
+import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm } from 'react-hook-form';
+import { z } from 'zod';
+import { email, newPassword, personName, studioName } from '@wrenfern/contract/fields';
 import { RequestProblem, send, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { TextField } from '../../parts/field.tsx';
 import { useEnter } from './enter.ts';
 import { FormError } from '../../parts/form-error.tsx';
-import { PASSWORD_HINT, PASSWORD_RULES } from './password-rules.ts';
+import { PASSWORD_HINT } from './password-hint.ts';
 
-interface SetUpForm {
-  code: string;
-  studio: string;
-  name: string;
-  email: string;
-  password: string;
-}
+const SetUpForm = z.object({
+  code: z.string().max(64),
+  studio: studioName,
+  name: personName,
+  email,
+  password: newPassword,
+});
+type SetUpForm = z.input<typeof SetUpForm>;
 
 /** A new studio and its owner. The code shows that whoever runs the server agrees. */
 export function SetUp({ needsCode }: { needsCode: boolean }) {
   const enter = useEnter();
-  const form = useForm<SetUpForm>({
+  const form = useForm({
+    resolver: zodResolver(
+      needsCode
+        ? SetUpForm.extend({ code: z.string().min(1, 'Give the code.').max(64) })
+        : SetUpForm,
+    ),
     defaultValues: { code: '', studio: '', name: '', email: '', password: '' },
   });
   const { errors, isSubmitting } = form.formState;
@@ -45,21 +54,21 @@ export function SetUp({ needsCode }: { needsCode: boolean }) {
           autoComplete="off"
           maxLength={24}
           error={errors.code?.message}
-          {...form.register('code', { required: 'Give the code.' })}
+          {...form.register('code')}
         />
       ) : null}
       <TextField
         label="Studio"
         maxLength={120}
         error={errors.studio?.message}
-        {...form.register('studio', { required: 'Give the studio a name.' })}
+        {...form.register('studio')}
       />
       <TextField
         label="Your name"
         autoComplete="name"
         maxLength={120}
         error={errors.name?.message}
-        {...form.register('name', { required: 'Give your name.' })}
+        {...form.register('name')}
       />
       <TextField
         label="Email"
@@ -67,7 +76,7 @@ export function SetUp({ needsCode }: { needsCode: boolean }) {
         autoComplete="username"
         maxLength={190}
         error={errors.email?.message}
-        {...form.register('email', { required: 'Give your email address.' })}
+        {...form.register('email')}
       />
       <TextField
         label="Password"
@@ -75,7 +84,7 @@ export function SetUp({ needsCode }: { needsCode: boolean }) {
         autoComplete="new-password"
         hint={PASSWORD_HINT}
         error={errors.password?.message}
-        {...form.register('password', PASSWORD_RULES)}
+        {...form.register('password')}
       />
       <FormError message={errors.root?.message} />
       <Button look="main" type="submit" disabled={isSubmitting}>

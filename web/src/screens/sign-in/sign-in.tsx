@@ -1,15 +1,26 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { z } from 'zod';
+import { email, password, sixDigits } from '@wrenfern/contract/fields';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useForm } from 'react-hook-form';
 import { useDoor } from '../../data/use-session.ts';
 import { RequestProblem, send, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
-import { CodeField, SIX_DIGITS } from '../../parts/code-field.tsx';
+import { CodeField } from '../../parts/code-field.tsx';
 import { TextField } from '../../parts/field.tsx';
 import { DoorFrame } from './door-frame.tsx';
 import { useEnter } from './enter.ts';
 import { FormError } from '../../parts/form-error.tsx';
 import { SetUp } from './set-up.tsx';
+
+const Known = z.object({ email, password, code: z.string(), recovery: z.string() });
+/** By what is asked for besides. */
+const FORMS = {
+  nothing: Known,
+  code: Known.extend({ code: sixDigits }),
+  recovery: Known.extend({ recovery: z.string().min(1, 'Give a recovery code.').max(40) }),
+};
 
 export function Component() {
   const door = useDoor();
@@ -53,17 +64,11 @@ export function Component() {
   );
 }
 
-interface SignInForm {
-  email: string;
-  password: string;
-  code: string;
-  recovery: string;
-}
-
 function SignIn() {
   const enter = useEnter();
   const [wanted, setWanted] = useState<'code' | 'recovery'>();
-  const form = useForm<SignInForm>({
+  const form = useForm({
+    resolver: zodResolver(FORMS[wanted ?? 'nothing']),
     defaultValues: { email: '', password: '', code: '', recovery: '' },
   });
   const { errors, isSubmitting } = form.formState;
@@ -86,20 +91,20 @@ function SignIn() {
         type="email"
         autoComplete="username"
         error={errors.email?.message}
-        {...form.register('email', { required: 'Give your email address.' })}
+        {...form.register('email')}
       />
       <TextField
         label="Password"
         type="password"
         autoComplete="current-password"
         error={errors.password?.message}
-        {...form.register('password', { required: 'Give your password.' })}
+        {...form.register('password')}
       />
       {wanted === 'code' ? (
         <CodeField
           label="Code from your authenticator"
           error={errors.code?.message}
-          {...form.register('code', SIX_DIGITS)}
+          {...form.register('code')}
         />
       ) : null}
       {wanted === 'recovery' ? (
@@ -109,7 +114,7 @@ function SignIn() {
           autoComplete="off"
           maxLength={40}
           error={errors.recovery?.message}
-          {...form.register('recovery', { required: 'Give a recovery code.' })}
+          {...form.register('recovery')}
         />
       ) : null}
       {wanted ? (

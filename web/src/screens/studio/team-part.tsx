@@ -1,7 +1,10 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { z } from 'zod';
+import { email, personName } from '@wrenfern/contract/fields';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
-import { ROLES, type Role } from '@wrenfern/contract/account';
+import { Role, ROLES } from '@wrenfern/contract/account';
 import {
   type Invitation,
   LinkPath,
@@ -18,6 +21,8 @@ import { Sheet } from '../../parts/dialog.tsx';
 import { Failed } from '../../parts/states.tsx';
 import { AddressToCopy } from '../../parts/address-to-copy.tsx';
 import { ROLE_WORDS } from './role-words.ts';
+
+const InviteForm = z.object({ name: personName, email, role: Role, until: z.string() });
 
 /** Who teaches here, who is invited, and what each may do. */
 export function TeamPart({ isOwner }: { isOwner: boolean }) {
@@ -109,15 +114,11 @@ function PartFields({ form }: { form: ReturnType<typeof useForm<PartForm>> }) {
   );
 }
 
-interface InviteForm extends PartForm {
-  name: string;
-  email: string;
-}
-
 function InviteSheet({ reload }: { reload: () => void }) {
   const [path, setPath] = useState<string>();
-  const form = useForm<InviteForm>({
-    defaultValues: { name: '', email: '', role: 'instructor', until: '' },
+  const form = useForm({
+    resolver: zodResolver(InviteForm),
+    defaultValues: { name: '', email: '', role: 'instructor' as const, until: '' },
   });
   const { errors, isSubmitting } = form.formState;
   const invite = form.handleSubmit(async ({ until, ...values }) => {
@@ -152,14 +153,14 @@ function InviteSheet({ reload }: { reload: () => void }) {
             label="Name"
             maxLength={120}
             error={errors.name?.message}
-            {...form.register('name', { required: 'Give a name.' })}
+            {...form.register('name')}
           />
           <TextField
             label="Email"
             type="email"
             maxLength={190}
             error={errors.email?.message}
-            {...form.register('email', { required: 'Give an email address.' })}
+            {...form.register('email')}
           />
           <PartFields form={form as unknown as ReturnType<typeof useForm<PartForm>>} />
           <FormError message={errors.root?.message} />

@@ -5,17 +5,19 @@ import { isVisible, NAME_SEEN } from '@wrenfern/core/people/person';
 /** The revision that a change was made from. */
 export const revisionRead = z.number().int().min(0).max(1_000_000_000);
 
+/** Fields that forms and routes take alike; what is wrong is said in one place. */
 export const email = z
   .string()
+  .min(1, 'Give an email address.')
   .max(190)
   .trim()
   .toLowerCase()
-  .pipe(z.email('that is no email address').max(190));
+  .pipe(z.email('That is no email address.').max(190));
 
 export const personName = z
   .string()
   .trim()
-  .min(1, 'give a name')
+  .min(1, 'Give a name.')
   .max(120)
   .refine(isVisible, NAME_SEEN);
 
@@ -36,4 +38,15 @@ export const moment = z.iso
 export const sixDigits = z
   .string()
   .max(6)
-  .regex(/^[0-9]{6}$/, 'six digits');
+  .regex(/^[0-9]{6}$/, 'Six digits.');
+
+/** A password that is there already. */
+export const password = z.string().min(1, 'Give your password.').max(200);
+
+/** A password that somebody chooses; the server also looks whether it is easily guessed. */
+export const newPassword = z
+  .string()
+  .min(10, { abort: true, error: 'At least 10 characters.' })
+  .max(200);
+
+export const studioName = z.string().trim().min(1, 'Give the studio a name.').max(120);
