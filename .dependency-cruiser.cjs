@@ -59,6 +59,19 @@ module.exports = {
       'web talks to the server over HTTP',
     ),
     none(
+      'web-screens-know-no-frame',
+      '^web/src/(screens|parts|data|workers)/(?!.*[.]test[.]tsx?$)',
+      '^web/src/app/',
+      'the app wires screens together; nothing below knows it',
+    ),
+    none(
+      'web-parts-know-no-screen',
+      '^web/src/(parts|data|workers)/',
+      '^web/src/screens/',
+      'screens stand on parts and data',
+    ),
+    none('web-data-shows-nothing', '^web/src/data/', '^web/src/parts/', 'parts stand on data'),
+    none(
       'ground-floor',
       '^core/src/movement/',
       '^core/src/(body|plan|people|room|review|search|live|log|draft)/',

@@ -1,5 +1,6 @@
 import { clsx } from 'clsx';
-import { NavLink, Outlet, useOutletContext, useParams } from 'react-router';
+import { NavLink, Outlet, useParams } from 'react-router';
+import type { ClassOutlet } from '../data/use-lesson.ts';
 import { useClass } from '../data/use-classes.ts';
 import { useSession } from '../data/use-session.ts';
 import type { WholeClass } from '@wrenfern/contract/classes';
@@ -8,7 +9,7 @@ import { buttonClass } from '../parts/button.tsx';
 import { minutes, showWhen } from '../parts/dates.ts';
 import { Failed, Loading } from '../parts/states.tsx';
 import { Brand } from './brand.tsx';
-import { LostPage } from './error-page.tsx';
+import { LostPage } from '../parts/not-found.tsx';
 import { RequireSession } from './shell.tsx';
 
 const TABS = ['plan', 'options', 'log'] as const;
@@ -20,16 +21,6 @@ export function ClassShell() {
       <LoadedClass />
     </RequireSession>
   );
-}
-
-interface ClassOutlet {
-  lesson: WholeClass;
-  reload: () => Promise<unknown>;
-}
-
-/** The class that the frame has loaded. */
-export function useLesson(): ClassOutlet {
-  return useOutletContext<ClassOutlet>();
 }
 
 function LoadedClass() {

@@ -1,12 +1,13 @@
-import { createBrowserRouter } from 'react-router';
+import { createBrowserRouter, Outlet } from 'react-router';
 import { Loading } from '../parts/states.tsx';
 import { Component as Today } from '../screens/today/today.tsx';
-import { ErrorPage, LostPage } from './error-page.tsx';
+import { LostPage } from '../parts/not-found.tsx';
+import { ErrorPage } from './error-page.tsx';
 import { ClassShell } from './class-shell.tsx';
-import { Shell } from './shell.tsx';
+import { RequireSession, Shell } from './shell.tsx';
 
 /** What stands on the catalogue waits for the studio's own exercises. */
-const exercises = () => import('../data/catalogue-gate.tsx');
+const exercises = () => import('./catalogue-gate.tsx');
 
 /** Every screen is fetched when it is first opened. */
 export const router = createBrowserRouter([
@@ -64,10 +65,20 @@ export const router = createBrowserRouter([
         ],
       },
       {
-        lazy: exercises,
+        // Without a frame round them: paper and the wall are the whole page.
+        element: (
+          <RequireSession>
+            <Outlet />
+          </RequireSession>
+        ),
         children: [
-          { path: '/classes/:id/sheet', lazy: () => import('../screens/paper/paper.tsx') },
-          { path: '/classes/:id/teach', lazy: () => import('../screens/teach/teach.tsx') },
+          {
+            lazy: exercises,
+            children: [
+              { path: '/classes/:id/sheet', lazy: () => import('../screens/paper/paper.tsx') },
+              { path: '/classes/:id/teach', lazy: () => import('../screens/teach/teach.tsx') },
+            ],
+          },
         ],
       },
       { path: '*', element: <LostPage /> },

@@ -16,8 +16,8 @@ import { toast } from 'sonner';
 import { clearDevice, countUnsaved } from './device-storage.ts';
 import { Brand } from './brand.tsx';
 import { ThemeButton } from '../parts/theme-button.tsx';
-import { KeysHelp } from './keys-help.tsx';
-import { isTyping } from './typing.ts';
+import { KeysHelp } from '../parts/keys-help.tsx';
+import { isTyping } from '../parts/typing.ts';
 
 /** Fetched when it is first asked for. */
 const CommandPalette = lazy(async () => ({

@@ -6,7 +6,7 @@ import { describeDose } from '@wrenfern/core/movement/dose';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { VIEWS, type View } from '@wrenfern/core/movement/pose';
 import { cautionsAgainst, tellOpen } from '@wrenfern/core/people/cautions-against';
-import { NotFound } from '../../app/error-page.tsx';
+import { NotFound } from '../../parts/not-found.tsx';
 import { isBuiltIn, useCatalogue } from '../../data/catalogue.tsx';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { saveFile } from '../../parts/save-file.ts';

@@ -8,7 +8,7 @@ import {
   type LoggedItem,
 } from '@wrenfern/core/log/summarise-class';
 import { showClock } from '@wrenfern/core/plan/show-time';
-import { useLesson } from '../../app/class-shell.tsx';
+import { useLesson } from '../../data/use-lesson.ts';
 import { ClassNote, type WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';

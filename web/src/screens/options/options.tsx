@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
-import { useLesson } from '../../app/class-shell.tsx';
+import { useLesson } from '../../data/use-lesson.ts';
 import type { BookedPerson } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';

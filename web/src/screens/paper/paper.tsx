@@ -5,8 +5,7 @@ import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { runSheet } from '@wrenfern/core/formats/run-sheet';
 import { cueCardsHtml, runSheetHtml } from '@wrenfern/core/formats/run-sheet-html';
 import { setUpListHtml } from '@wrenfern/core/formats/set-up-list-html';
-import { LostPage } from '../../app/error-page.tsx';
-import { RequireSession } from '../../app/shell.tsx';
+import { LostPage } from '../../parts/not-found.tsx';
 import type { WholeClass } from '@wrenfern/contract/classes';
 
 import { useCatalogue } from '../../data/catalogue.tsx';
@@ -22,14 +21,6 @@ import { withFonts } from './paper-fonts.ts';
 
 /** The class on paper: a run sheet on one page, what to set up, or a card an exercise. */
 export function Component() {
-  return (
-    <RequireSession>
-      <LoadedPaper />
-    </RequireSession>
-  );
-}
-
-function LoadedPaper() {
   const { id = '' } = useParams();
   const { data: lesson, error, mutate } = useClass(id);
   if (error instanceof RequestProblem && error.code === 'not-found') return <LostPage />;

@@ -6,7 +6,7 @@ import { useSWRConfig } from 'swr';
 import { FOUNDATIONS, type Foundation } from '@wrenfern/core/movement/vocabulary';
 import { CAUTIONS, cautionOf, type CautionId } from '@wrenfern/core/people/cautions';
 import { Person, type CautionEntry } from '@wrenfern/core/people/person';
-import { NotFound } from '../../app/error-page.tsx';
+import { NotFound } from '../../parts/not-found.tsx';
 import { RevisedPerson } from '@wrenfern/contract/people';
 import { usePerson } from '../../data/use-people.ts';
 import { saveMerged } from '../../data/save-merged.ts';

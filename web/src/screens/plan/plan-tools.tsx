@@ -1,12 +1,12 @@
 import { ArrowDownWideNarrow, ArrowLeftRight, Columns2, Sprout } from 'lucide-react';
 import { useState } from 'react';
-import { useLesson } from '../../app/class-shell.tsx';
+import { useLesson } from '../../data/use-lesson.ts';
 import { Button } from '../../parts/button.tsx';
-import { ComparePlans } from './compare-plans.tsx';
+import { ComparePlans } from './editor/compare-plans.tsx';
 import { DraftPanel } from './draft/draft-panel.tsx';
 import { ExchangePanel } from './exchange/exchange-panel.tsx';
-import { OrderPanel } from './order-panel.tsx';
-import { useEditor } from './plan-context.tsx';
+import { OrderPanel } from './order/order-panel.tsx';
+import { useEditor } from './editor/plan-context.tsx';
 
 /** What Wrenfern can work out for the whole class. */
 export function PlanTools({ isMain = false }: { isMain?: boolean }) {

@@ -10,7 +10,7 @@ import {
   type SchoolDefaults,
   type Standing,
 } from '@wrenfern/core/plan/school';
-import { NotFound } from '../../app/error-page.tsx';
+import { NotFound } from '../../parts/not-found.tsx';
 import type { StudioSettings } from '@wrenfern/contract/studio';
 import { useSession } from '../../data/use-session.ts';
 import { useStudio } from '../../data/use-studio.ts';

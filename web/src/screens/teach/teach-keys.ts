@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import type { Timeline } from '@wrenfern/core/plan/timing/timeline';
-import { isTyping } from '../../app/typing.ts';
+import { isTyping } from '../../parts/typing.ts';
 import type { Run } from './use-run.ts';
 
 /** Keys and page-turning pedals: these send arrows, Page Up and Page Down, or Space. */

@@ -2,8 +2,7 @@ import type { Analysis } from '@wrenfern/core';
 import { gearWords } from '@wrenfern/core/room/gear-words';
 import { useCallback, useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { LostPage } from '../../app/error-page.tsx';
-import { RequireSession } from '../../app/shell.tsx';
+import { LostPage } from '../../parts/not-found.tsx';
 import type { EventsRead } from '../../data/use-classes.ts';
 import type { WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
@@ -35,11 +34,7 @@ export function Component() {
       if (!wasDark) classList.remove('dark');
     };
   }, []);
-  return (
-    <RequireSession>
-      <LoadedTeach />
-    </RequireSession>
-  );
+  return <LoadedTeach />;
 }
 
 function LoadedTeach() {

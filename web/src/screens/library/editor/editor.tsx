@@ -5,7 +5,7 @@ import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
 import { z } from 'zod';
 import { Exercise } from '@wrenfern/core/movement/exercise';
-import { NotFound } from '../../../app/error-page.tsx';
+import { NotFound } from '../../../parts/not-found.tsx';
 import { OwnExercise } from '@wrenfern/contract/exercises';
 import { isBuiltIn, useCatalogue } from '../../../data/catalogue.tsx';
 import { useOwnExercises } from '../../../data/use-exercises.ts';

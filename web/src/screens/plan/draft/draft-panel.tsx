@@ -12,7 +12,7 @@ import { useKnownExercises } from '../../../data/catalogue.tsx';
 import { searchContext, searchWorker } from '../../../data/search.ts';
 import { Button } from '../../../parts/button.tsx';
 import { Sheet } from '../../../parts/dialog.tsx';
-import { useEditor } from '../plan-context.tsx';
+import { useEditor } from '../editor/plan-context.tsx';
 import type { DraftStep } from '../../../workers/search-worker.ts';
 import { Proposals } from './proposals.tsx';
 import { WishesForm } from './wishes-form.tsx';

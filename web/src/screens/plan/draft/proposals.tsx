@@ -14,8 +14,8 @@ import { sentenceOf } from '../../../data/request.ts';
 import { searchContext, searchWorker } from '../../../data/search.ts';
 import { Button } from '../../../parts/button.tsx';
 import { Rose } from '../../../parts/rose.tsx';
-import { ComparePlans } from '../compare-plans.tsx';
-import { useEditor } from '../plan-context.tsx';
+import { ComparePlans } from '../editor/compare-plans.tsx';
+import { useEditor } from '../editor/plan-context.tsx';
 import { replacePlan } from './replace-plan.ts';
 
 interface ProposalsProps {

@@ -6,7 +6,7 @@ import { useSWRConfig } from 'swr';
 import { planFromNotes } from '@wrenfern/core/formats/plan-from-notes';
 import { writeMarkdown } from '@wrenfern/core/formats/plan-markdown';
 import type { Plan } from '@wrenfern/core/plan/plan';
-import { useLesson } from '../../../app/class-shell.tsx';
+import { useLesson } from '../../../data/use-lesson.ts';
 import { useCatalogue } from '../../../data/catalogue.tsx';
 import { Button, buttonClass } from '../../../parts/button.tsx';
 import { Sheet } from '../../../parts/dialog.tsx';
@@ -15,7 +15,7 @@ import { send, sentenceOf } from '../../../data/request.ts';
 import { saveFile } from '../../../parts/save-file.ts';
 import { KeepForm, tagsOf } from '../../../parts/keep-form.tsx';
 import { replacePlan } from '../draft/replace-plan.ts';
-import { useEditor } from '../plan-context.tsx';
+import { useEditor } from '../editor/plan-context.tsx';
 import { NotesPreview } from './notes-preview.tsx';
 import { readIn, type BroughtIn } from './read-in.ts';
 

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { makePlan } from '@wrenfern/core/testing/make-plan';
-import { findDraft, keepDraft } from './draft-storage.ts';
+import { findDraft, keepDraft } from './unsaved-plan.ts';
 
 const kept = new Map<string, string>();
 let isFull = false;

@@ -2,10 +2,10 @@ import { useEffect, useEffectEvent } from 'react';
 import type { StoreApi } from 'zustand/vanilla';
 import type { Finding, Repair } from '@wrenfern/core/review/rule';
 import { itemsOf } from '@wrenfern/core/plan/plan';
-import type { KeyHint } from '../../app/keys-help.tsx';
-import { isTyping } from '../../app/typing.ts';
-import { nudge } from './drag.ts';
-import { findingId, stepFinding } from './findings.ts';
+import type { KeyHint } from '../../../parts/keys-help.tsx';
+import { isTyping } from '../../../parts/typing.ts';
+import { nudge } from '../score/drag.ts';
+import { findingId, stepFinding } from '../findings/findings.ts';
 import type { PlanEditor } from './plan-editor.ts';
 
 /** The field that `/` leads to. */

@@ -15,19 +15,19 @@ import { schoolWords } from '@wrenfern/core/plan/school-words';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { doseOf } from '@wrenfern/core/plan/usual';
 import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
-import { useCatalogue } from '../../data/catalogue.tsx';
-import { Button } from '../../parts/button.tsx';
-import { Field, inputClass } from '../../parts/field.tsx';
-import { Figure } from '../../parts/figure.tsx';
-import { Frond } from '../../parts/frond.tsx';
-import { Select } from '../../parts/select.tsx';
-import { Stepper } from '../../parts/stepper.tsx';
+import { useCatalogue } from '../../../data/catalogue.tsx';
+import { Button } from '../../../parts/button.tsx';
+import { Field, inputClass } from '../../../parts/field.tsx';
+import { Figure } from '../../../parts/figure.tsx';
+import { Frond } from '../../../parts/frond.tsx';
+import { Select } from '../../../parts/select.tsx';
+import { Stepper } from '../../../parts/stepper.tsx';
 import { capital, FOUNDATION_WORDS, POSITION_WORDS } from '@wrenfern/core/movement/words';
 import { DoseEditor } from './dose-editor.tsx';
 import { MakeVariants, VariantsEditor } from './variants-editor.tsx';
-import { nudge } from './drag.ts';
+import { nudge } from '../score/drag.ts';
 import { PlanDetailsPanel } from './plan-details.tsx';
-import { useEditor, usePlanScreen } from './plan-context.tsx';
+import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 
 /** The chosen item; the class itself when none is chosen. Whoever may only look can change nothing in it. */
 export function Inspector() {

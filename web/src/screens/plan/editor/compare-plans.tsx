@@ -5,11 +5,11 @@ import type { Finding } from '@wrenfern/core/review/rule';
 import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { WholeClass } from '@wrenfern/contract/classes';
-import { useCatalogue } from '../../data/catalogue.tsx';
-import { analyseClass } from '../../data/class-analysis.ts';
-import { Sheet } from '../../parts/dialog.tsx';
-import { Rose } from '../../parts/rose.tsx';
-import { compareFindings, findingId } from './findings.ts';
+import { useCatalogue } from '../../../data/catalogue.tsx';
+import { analyseClass } from '../../../data/class-analysis.ts';
+import { Sheet } from '../../../parts/dialog.tsx';
+import { Rose } from '../../../parts/rose.tsx';
+import { compareFindings, findingId } from '../findings/findings.ts';
 
 export interface Version {
   name: string;

@@ -4,12 +4,12 @@ import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { Machine } from '@wrenfern/core/movement/vocabulary';
 import type { TimedItem, Timeline } from '@wrenfern/core/plan/timing/timeline';
-import { useCatalogue } from '../../data/catalogue.tsx';
-import { petalsOf } from '../../parts/directions.ts';
-import { Rose } from '../../parts/rose.tsx';
+import { useCatalogue } from '../../../data/catalogue.tsx';
+import { petalsOf } from '../../../parts/directions.ts';
+import { Rose } from '../../../parts/rose.tsx';
 import { POSITION_WORDS, PROP_WORDS } from '@wrenfern/core/movement/words';
 import { GearLane } from './gear-lane.tsx';
-import { usePlanScreen, useEditor } from './plan-context.tsx';
+import { usePlanScreen, useEditor } from '../editor/plan-context.tsx';
 import { spansOf, topAt, type ScoreLayout } from './score-layout.ts';
 
 interface Lane {

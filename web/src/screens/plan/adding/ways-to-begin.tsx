@@ -1,9 +1,9 @@
 import { FileInput, PencilLine, Sprout, type LucideIcon } from 'lucide-react';
 import type { ButtonHTMLAttributes } from 'react';
-import { useLesson } from '../../app/class-shell.tsx';
-import { DraftPanel } from './draft/draft-panel.tsx';
-import { ExchangePanel } from './exchange/exchange-panel.tsx';
-import { SEARCH_ID } from './plan-keys.ts';
+import { useLesson } from '../../../data/use-lesson.ts';
+import { DraftPanel } from '../draft/draft-panel.tsx';
+import { ExchangePanel } from '../exchange/exchange-panel.tsx';
+import { SEARCH_ID } from '../editor/plan-keys.ts';
 
 /** What an empty class offers: typed by hand, drafted from wishes, or brought from notes. */
 export function WaysToBegin() {

@@ -1,9 +1,9 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { applyEdit, type Edit, type EditRefusal } from '@wrenfern/core/plan/edits';
 import { Plan as PlanSchema, type Plan } from '@wrenfern/core/plan/plan';
-import { createAutosave, type SaveState, type Unsaved } from '../../data/autosave.ts';
+import { createAutosave, type SaveState, type Unsaved } from '../../../data/autosave.ts';
 import { SavedPlan } from '@wrenfern/contract/classes';
-import { readAnswer } from '../../data/request.ts';
+import { readAnswer } from '../../../data/request.ts';
 
 interface EditorParts {
   plan: Plan;

@@ -1,14 +1,14 @@
 import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
 import { freshItemId } from '@wrenfern/core/review/running-order';
 import { shareOfTime } from '@wrenfern/core/plan/timing/timeline';
-import { Button } from '../../parts/button.tsx';
-import { Field, inputClass } from '../../parts/field.tsx';
-import { IconButton } from '../../parts/icon-button.tsx';
-import { Stepper } from '../../parts/stepper.tsx';
-import { useEditor, usePlanScreen } from './plan-context.tsx';
+import { Button } from '../../../parts/button.tsx';
+import { Field, inputClass } from '../../../parts/field.tsx';
+import { IconButton } from '../../../parts/icon-button.tsx';
+import { Stepper } from '../../../parts/stepper.tsx';
+import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 import { ClassPart } from './class-part.tsx';
 import { MachinePart } from './machine-part.tsx';
-import { SchoolPart } from './school-part.tsx';
+import { SchoolPart } from '../school/school-part.tsx';
 
 /** The class as a whole: its name, length, school, parts and how its time divides. */
 export function PlanDetailsPanel() {

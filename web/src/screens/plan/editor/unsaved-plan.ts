@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { StoredPlan } from '@wrenfern/core/plan/migrate-plan';
 import type { Plan } from '@wrenfern/core/plan/plan';
-import type { Unsaved } from '../../data/autosave.ts';
-import { readJson } from '../../data/read-json.ts';
+import type { Unsaved } from '../../../data/autosave.ts';
+import { readJson } from '../../../data/read-json.ts';
 
 const StoredDraft = z
   .object({

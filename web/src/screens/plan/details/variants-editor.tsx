@@ -4,10 +4,10 @@ import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { ExerciseItem } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { variantsOf } from '@wrenfern/core/plan/variants';
-import { Button } from '../../parts/button.tsx';
-import { IconButton } from '../../parts/icon-button.tsx';
-import { Stepper } from '../../parts/stepper.tsx';
-import { useEditor } from './plan-context.tsx';
+import { Button } from '../../../parts/button.tsx';
+import { IconButton } from '../../../parts/icon-button.tsx';
+import { Stepper } from '../../../parts/stepper.tsx';
+import { useEditor } from '../editor/plan-context.tsx';
 
 type Variants = NonNullable<ExerciseItem['variants']>;
 const MOST_VARIANTS = 8;

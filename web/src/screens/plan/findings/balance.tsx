@@ -2,11 +2,11 @@ import { useMemo, type ReactNode } from 'react';
 import type { CoverageLine } from '@wrenfern/core/review/coverage';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
-import { useLesson } from '../../app/class-shell.tsx';
-import { useCatalogue } from '../../data/catalogue.tsx';
-import { balanceIn } from '../../data/class-analysis.ts';
-import { Sheet } from '../../parts/dialog.tsx';
-import { useEditor } from './plan-context.tsx';
+import { useLesson } from '../../../data/use-lesson.ts';
+import { useCatalogue } from '../../../data/catalogue.tsx';
+import { balanceIn } from '../../../data/class-analysis.ts';
+import { Sheet } from '../../../parts/dialog.tsx';
+import { useEditor } from '../editor/plan-context.tsx';
 
 const GROUPS = [
   'directions',

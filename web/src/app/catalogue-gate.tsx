@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { Outlet, useOutletContext } from 'react-router';
 import { Failed, Loading } from '../parts/states.tsx';
-import { CatalogueProvider } from './catalogue.tsx';
-import { useOwnExercises } from './use-exercises.ts';
+import { CatalogueProvider } from '../data/catalogue.tsx';
+import { useOwnExercises } from '../data/use-exercises.ts';
 
 /** Opens once the studio's own exercises are known, for a plan may stand on them. */
 export function Component() {

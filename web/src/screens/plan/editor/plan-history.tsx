@@ -1,17 +1,17 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Plan } from '@wrenfern/core/plan/plan';
-import { useLesson } from '../../app/class-shell.tsx';
-import { usePlanRevisions } from '../../data/use-classes.ts';
-import { useSession } from '../../data/use-session.ts';
+import { useLesson } from '../../../data/use-lesson.ts';
+import { usePlanRevisions } from '../../../data/use-classes.ts';
+import { useSession } from '../../../data/use-session.ts';
 import { SavedPlan } from '@wrenfern/contract/classes';
-import { request, sentenceOf } from '../../data/request.ts';
-import { Button } from '../../parts/button.tsx';
-import { showWhen } from '../../parts/dates.ts';
-import { Sheet } from '../../parts/dialog.tsx';
-import { Failed, Loading } from '../../parts/states.tsx';
+import { request, sentenceOf } from '../../../data/request.ts';
+import { Button } from '../../../parts/button.tsx';
+import { showWhen } from '../../../parts/dates.ts';
+import { Sheet } from '../../../parts/dialog.tsx';
+import { Failed, Loading } from '../../../parts/states.tsx';
 import { ComparePlans } from './compare-plans.tsx';
-import { replacePlan } from './draft/replace-plan.ts';
+import { replacePlan } from '../draft/replace-plan.ts';
 import { useEditor } from './plan-context.tsx';
 
 /** Every plan this class had in the last ninety days: to look at, and to bring back. */

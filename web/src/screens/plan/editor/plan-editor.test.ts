@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { Plan } from '@wrenfern/core/plan/plan';
-import { RequestProblem } from '../../data/request.ts';
-import type { Unsaved } from '../../data/autosave.ts';
+import { RequestProblem } from '../../../data/request.ts';
+import type { Unsaved } from '../../../data/autosave.ts';
 import { createPlanEditor } from './plan-editor.ts';
 
 const plan = Plan.parse({

@@ -4,14 +4,14 @@ import { rulesOf } from '@wrenfern/core/plan/schools';
 import { RULES, rulesInForce } from '@wrenfern/core/review/rules';
 import type { School } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';
-import { useLesson } from '../../app/class-shell.tsx';
-import { useCatalogue } from '../../data/catalogue.tsx';
-import { analyseClass } from '../../data/class-analysis.ts';
-import { Button } from '../../parts/button.tsx';
-import { Select } from '../../parts/select.tsx';
-import { compareFindings, type Change } from './findings.ts';
-import { isOutdated, schoolChoices, schoolOf, schoolValue } from '../../parts/school-choices.ts';
-import { useEditor, usePlanScreen } from './plan-context.tsx';
+import { useLesson } from '../../../data/use-lesson.ts';
+import { useCatalogue } from '../../../data/catalogue.tsx';
+import { analyseClass } from '../../../data/class-analysis.ts';
+import { Button } from '../../../parts/button.tsx';
+import { Select } from '../../../parts/select.tsx';
+import { compareFindings, type Change } from '../findings/findings.ts';
+import { isOutdated, schoolChoices, schoolOf, schoolValue } from '../../../parts/school-choices.ts';
+import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 
 interface Difference extends Change {
   from: string;

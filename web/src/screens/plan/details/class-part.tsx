@@ -4,16 +4,16 @@ import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
 import { z } from 'zod';
 import { dayIn, momentIn, timeIn } from '@wrenfern/core/week/studio-time';
-import { useLesson } from '../../app/class-shell.tsx';
+import { useLesson } from '../../../data/use-lesson.ts';
 import { WholeClass } from '@wrenfern/contract/classes';
-import { useSession } from '../../data/use-session.ts';
-import { useTeam } from '../../data/use-studio.ts';
-import { readAnswer, request, send, sentenceOf } from '../../data/request.ts';
-import { saveMerged } from '../../data/save-merged.ts';
-import { Button } from '../../parts/button.tsx';
-import { Field, inputClass } from '../../parts/field.tsx';
-import { Select } from '../../parts/select.tsx';
-import { PlanHistory } from './plan-history.tsx';
+import { useSession } from '../../../data/use-session.ts';
+import { useTeam } from '../../../data/use-studio.ts';
+import { readAnswer, request, send, sentenceOf } from '../../../data/request.ts';
+import { saveMerged } from '../../../data/save-merged.ts';
+import { Button } from '../../../parts/button.tsx';
+import { Field, inputClass } from '../../../parts/field.tsx';
+import { Select } from '../../../parts/select.tsx';
+import { PlanHistory } from '../editor/plan-history.tsx';
 
 /** What belongs to the class rather than to its plan: when, by whom, its history, its end. */
 export function ClassPart() {

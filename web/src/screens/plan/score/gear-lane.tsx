@@ -5,11 +5,11 @@ import { showClock } from '@wrenfern/core/plan/show-time';
 import type { GearBlock } from '@wrenfern/core/room/gear-blocks';
 import { GEAR_PART_WORDS, gearWords } from '@wrenfern/core/room/gear-words';
 import { springName, springsShort, stepSprings } from '@wrenfern/core/room/machines';
-import { useCatalogue } from '../../data/catalogue.tsx';
-import { Button } from '../../parts/button.tsx';
-import { GearFields } from '../../parts/gear-fields.tsx';
+import { useCatalogue } from '../../../data/catalogue.tsx';
+import { Button } from '../../../parts/button.tsx';
+import { GearFields } from '../../../parts/gear-fields.tsx';
 import { setGearOf } from './gear-edits.ts';
-import { useEditor, usePlanScreen } from './plan-context.tsx';
+import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 import type { ScoreLayout } from './score-layout.ts';
 
 interface GearLaneProps {

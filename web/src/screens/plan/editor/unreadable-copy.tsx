@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { Button } from '../../parts/button.tsx';
-import { saveFile } from '../../parts/save-file.ts';
-import { keepDraft } from './draft-storage.ts';
+import { Button } from '../../../parts/button.tsx';
+import { saveFile } from '../../../parts/save-file.ts';
+import { keepDraft } from './unsaved-plan.ts';
 
 /** Edits of an earlier visit that this version can't read: nobody loses them without being asked. */
 export function UnreadableDraft({ classId, text }: { classId: string; text: string }) {

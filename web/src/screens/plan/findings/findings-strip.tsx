@@ -1,14 +1,14 @@
 import { clsx } from 'clsx';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
-import { useLesson } from '../../app/class-shell.tsx';
-import { useCatalogue } from '../../data/catalogue.tsx';
-import { repairsIn } from '../../data/class-analysis.ts';
+import { useLesson } from '../../../data/use-lesson.ts';
+import { useCatalogue } from '../../../data/catalogue.tsx';
+import { repairsIn } from '../../../data/class-analysis.ts';
 import type { Finding, Repair } from '@wrenfern/core/review/rule';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { Analysis } from '@wrenfern/core';
-import { IconButton } from '../../parts/icon-button.tsx';
-import { Note } from '../../parts/note.tsx';
+import { IconButton } from '../../../parts/icon-button.tsx';
+import { Note } from '../../../parts/note.tsx';
 import {
   compareFindings,
   filterFindings,
@@ -17,7 +17,7 @@ import {
   stepFinding,
   type FindingFilter,
 } from './findings.ts';
-import { useEditor, usePlanScreen } from './plan-context.tsx';
+import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 
 /** What is left to settle, grouped and counted; one finding at a time with its reason and repairs. */
 export function FindingsStrip() {

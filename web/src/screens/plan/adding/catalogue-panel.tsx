@@ -11,14 +11,14 @@ import { newItem } from '@wrenfern/core/review/running-order';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { ExerciseItem, Plan } from '@wrenfern/core/plan/plan';
 import type { BookedPerson } from '@wrenfern/contract/classes';
-import { useCatalogue } from '../../data/catalogue.tsx';
+import { useCatalogue } from '../../../data/catalogue.tsx';
 import { plainLengthS } from '@wrenfern/core/plan/timing/plain-length';
-import { ToggleChip } from '../../parts/chip.tsx';
-import { inputClass } from '../../parts/field.tsx';
-import { Figure } from '../../parts/figure.tsx';
+import { ToggleChip } from '../../../parts/chip.tsx';
+import { inputClass } from '../../../parts/field.tsx';
+import { Figure } from '../../../parts/figure.tsx';
 import { MOVE_WORDS } from '@wrenfern/core/movement/words';
-import { addBehind, newId } from './drag.ts';
-import { useEditor, usePlanScreen } from './plan-context.tsx';
+import { addBehind, newId } from '../score/drag.ts';
+import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 import { readTyped } from './typed-exercise.ts';
 
 const FILTERS = [

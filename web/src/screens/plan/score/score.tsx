@@ -9,15 +9,15 @@ import { rulesOf } from '@wrenfern/core/plan/schools';
 import { describeItemDose } from '@wrenfern/core/plan/variants';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
-import { useCatalogue } from '../../data/catalogue.tsx';
-import { Figure } from '../../parts/figure.tsx';
-import { Frond } from '../../parts/frond.tsx';
+import { useCatalogue } from '../../../data/catalogue.tsx';
+import { Figure } from '../../../parts/figure.tsx';
+import { Frond } from '../../../parts/frond.tsx';
 import { flatIds, headerId, rowId } from './drag.ts';
-import { findingAbout, findingId } from './findings.ts';
+import { findingAbout, findingId } from '../findings/findings.ts';
 import { LaneHeads, Lanes } from './lanes.tsx';
-import { useEditor, usePlanScreen } from './plan-context.tsx';
-import { PlanTools } from './plan-tools.tsx';
-import { WaysToBegin } from './ways-to-begin.tsx';
+import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
+import { PlanTools } from '../plan-tools.tsx';
+import { WaysToBegin } from '../adding/ways-to-begin.tsx';
 import { layOutScore, type ScoreHeader, type ScoreRow } from './score-layout.ts';
 
 /** A finding about more rows than this speaks of the whole class and marks none. */

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { Sheet } from '../parts/dialog.tsx';
+import { Sheet } from './dialog.tsx';
 import { isTyping } from './typing.ts';
 
 export interface KeyHint {

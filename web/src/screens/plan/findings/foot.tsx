@@ -1,14 +1,14 @@
 import { clsx } from 'clsx';
 import { Redo2, Undo2 } from 'lucide-react';
 import { showClock } from '@wrenfern/core/plan/show-time';
-import { Button } from '../../parts/button.tsx';
-import { Note } from '../../parts/note.tsx';
-import { Rose } from '../../parts/rose.tsx';
+import { Button } from '../../../parts/button.tsx';
+import { Note } from '../../../parts/note.tsx';
+import { Rose } from '../../../parts/rose.tsx';
 import { Balance } from './balance.tsx';
 import { FindingsStrip } from './findings-strip.tsx';
-import { useEditor, usePlanScreen } from './plan-context.tsx';
+import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 import type { Plan } from '@wrenfern/core/plan/plan';
-import type { SaveState } from '../../data/autosave.ts';
+import type { SaveState } from '../../../data/autosave.ts';
 
 /** The total against the hour, the directions, what is left to settle, and whether it is saved. */
 export function Foot() {

@@ -1,8 +1,8 @@
 import type { Dose, DoseKind } from '@wrenfern/core/movement/dose';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { Sides } from '@wrenfern/core/movement/vocabulary';
-import { Select } from '../../parts/select.tsx';
-import { Stepper } from '../../parts/stepper.tsx';
+import { Select } from '../../../parts/select.tsx';
+import { Stepper } from '../../../parts/stepper.tsx';
 
 const KINDS: { value: DoseKind; name: string }[] = [
   { value: 'repetitions', name: 'repetitions' },

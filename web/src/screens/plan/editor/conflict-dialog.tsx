@@ -1,10 +1,10 @@
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Clash } from '@wrenfern/core/merge/merge-three';
-import { useCatalogue } from '../../data/catalogue.tsx';
+import { useCatalogue } from '../../../data/catalogue.tsx';
 import { describeDose, Dose } from '@wrenfern/core/movement/dose';
 import { Item, itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 
-import { ClashesDialog, showValue, tellClash, type ToldClash } from '../../parts/clashes.tsx';
+import { ClashesDialog, showValue, tellClash, type ToldClash } from '../../../parts/clashes.tsx';
 import { useEditor } from './plan-context.tsx';
 
 /** Somebody else changed the same place of the plan and saved first. */

@@ -3,10 +3,10 @@ import type { Machine } from '@wrenfern/core/movement/vocabulary';
 import { listWords } from '@wrenfern/core/movement/words';
 import { notOn } from '@wrenfern/core/plan/empty-plan';
 import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
-import { useCatalogue } from '../../data/catalogue.tsx';
-import { Button } from '../../parts/button.tsx';
-import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
-import { useEditor } from './plan-context.tsx';
+import { useCatalogue } from '../../../data/catalogue.tsx';
+import { Button } from '../../../parts/button.tsx';
+import { SegmentedRadio } from '../../../parts/segmented-radio.tsx';
+import { useEditor } from '../editor/plan-context.tsx';
 
 const MACHINES: { value: Machine; name: string }[] = [
   { value: 'mat', name: 'Mat' },

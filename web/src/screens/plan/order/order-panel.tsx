@@ -8,15 +8,15 @@ import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { COST_IDS } from '@wrenfern/core/plan/school';
 import type { WholeClass } from '@wrenfern/contract/classes';
-import { useCatalogue, useKnownExercises } from '../../data/catalogue.tsx';
-import { sentenceOf } from '../../data/request.ts';
-import { searchContext, searchWorker } from '../../data/search.ts';
-import { Button } from '../../parts/button.tsx';
-import { Sheet } from '../../parts/dialog.tsx';
-import { IconButton } from '../../parts/icon-button.tsx';
-import type { OrderStep } from '../../workers/search-worker.ts';
-import { ComparePlans } from './compare-plans.tsx';
-import { useEditor } from './plan-context.tsx';
+import { useCatalogue, useKnownExercises } from '../../../data/catalogue.tsx';
+import { sentenceOf } from '../../../data/request.ts';
+import { searchContext, searchWorker } from '../../../data/search.ts';
+import { Button } from '../../../parts/button.tsx';
+import { Sheet } from '../../../parts/dialog.tsx';
+import { IconButton } from '../../../parts/icon-button.tsx';
+import type { OrderStep } from '../../../workers/search-worker.ts';
+import { ComparePlans } from '../editor/compare-plans.tsx';
+import { useEditor } from '../editor/plan-context.tsx';
 
 type State =
   | { status: 'ready' }
