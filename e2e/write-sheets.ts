@@ -1,6 +1,6 @@
 import { mkdir, rm, writeFile } from 'node:fs/promises';
 import { chromium } from 'playwright-core';
-import { demandOf } from '../core/src/body/demand.ts';
+import { optionLoadOf } from '../core/src/body/option-load.ts';
 import { FAMILIES, MACHINES } from '../core/src/movement/vocabulary.ts';
 import { builtInExercises } from '../library/src/index.ts';
 import { optionFigures, reviewPage } from '../tools/review-page.ts';
@@ -36,7 +36,7 @@ for (const machine of MACHINES) {
     const cells = exercises.flatMap((exercise) =>
       exercise.options.map(
         (option) =>
-          `<figure><div>${optionFigures(exercise, option)}</div><figcaption>${exercise.slug} ${option.number} · ${option.name} · ${demandOf(option).score}</figcaption></figure>`,
+          `<figure><div>${optionFigures(exercise, option)}</div><figcaption>${exercise.slug} ${option.number} · ${option.name} · ${optionLoadOf(option).score}</figcaption></figure>`,
       ),
     );
     const html = `<!doctype html><meta charset="utf-8"><style>${STYLE}</style>${cells.join('')}`;

@@ -1,4 +1,4 @@
-import { demandOf } from '../core/src/body/demand.ts';
+import { optionLoadOf } from '../core/src/body/option-load.ts';
 import { arrowBetween, drawBody, fitFrame, joinFrames } from '../core/src/body/figure/draw.ts';
 import { escapeXml } from '../core/src/body/figure/escape-xml.ts';
 import { figureSvg } from '../core/src/body/figure/svg.ts';
@@ -64,7 +64,7 @@ ${exercise.options.map((option) => optionPart(exercise, option)).join('\n')}
 }
 
 function optionPart(exercise: Exercise, option: Option): string {
-  const { score, parts } = demandOf(option);
+  const { score, parts } = optionLoadOf(option);
   const setting = option.settings ? gearWords(option.settings, PLAIN_MACHINES) : [];
   const props = option.props.map(({ prop, place, role }) => `${prop} ${place} (${role})`);
   const lines = [

@@ -1,6 +1,6 @@
 import type { Limbs } from './body.ts';
 import type { BodySide } from './full-pose.ts';
-import { LENGTH } from './segments.ts';
+import { LENGTH } from './body-segments.ts';
 import { THICKNESS } from './solids.ts';
 import { add, rotate, type Turn, type Vec3 } from './space.ts';
 

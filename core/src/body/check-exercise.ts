@@ -1,7 +1,7 @@
 import type { Exercise, Option } from '../movement/exercise.ts';
 import type { Position, SpineMove } from '../movement/vocabulary.ts';
 import { faultsOf } from './check-pose.ts';
-import { demandOf } from './demand.ts';
+import { optionLoadOf } from './option-load.ts';
 import { placeProp, propHeight } from './figure/furniture.ts';
 import { bodiesOf } from './option-body.ts';
 import type { Body } from './body.ts';
@@ -157,7 +157,7 @@ const SAME = 1;
 
 function stepSentences(before: Option, option: Option): string[] {
   const sentences: string[] = [];
-  const [from, to] = [demandOf(before).score, demandOf(option).score];
+  const [from, to] = [optionLoadOf(before).score, optionLoadOf(option).score];
   if (to < from - SAME && !option.lighterBecause) {
     sentences.push(
       `weighs ${to} of 100 after an option of ${from}; say in "lighterBecause" why it comes later.`,

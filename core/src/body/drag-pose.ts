@@ -3,7 +3,7 @@ import { pointOf } from './check-pose.ts';
 import type { BodySide } from './full-pose.ts';
 import { JOINT_LIMITS } from './joint-limits.ts';
 import { bendTo } from './reach.ts';
-import { LENGTH } from './segments.ts';
+import { LENGTH } from './body-segments.ts';
 import type { Body } from './body.ts';
 import { ballJointAngles, hingeAngle } from './joint-angles.ts';
 import { layOutBody } from './skeleton.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { bodyMasses, centreOf, legMasses } from './mass.ts';
-import { INERTIA, PAIRED, SEGMENTS, type Build } from './segments.ts';
+import { INERTIA, PAIRED, BODY_SEGMENTS, type Build } from './body-segments.ts';
 import { layOutBody } from './skeleton.ts';
 import { fullPose } from './shapes/index.ts';
 
@@ -8,7 +8,7 @@ const BUILDS: Build[] = ['woman', 'man'];
 
 describe.each(BUILDS)('the segment table of a %s', (build) => {
   it('adds up to the whole body', () => {
-    const sum = SEGMENTS.reduce(
+    const sum = BODY_SEGMENTS.reduce(
       (total, name) => total + INERTIA[build][name].mass * (PAIRED.has(name) ? 2 : 1),
       0,
     );
@@ -16,7 +16,7 @@ describe.each(BUILDS)('the segment table of a %s', (build) => {
   });
 
   it('has its centres inside the segments', () => {
-    for (const name of SEGMENTS) {
+    for (const name of BODY_SEGMENTS) {
       expect(INERTIA[build][name].centre).toBeGreaterThan(0.3);
       expect(INERTIA[build][name].centre).toBeLessThan(0.85);
     }

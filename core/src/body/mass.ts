@@ -1,5 +1,5 @@
 import { BODY_SIDES, type BodySide } from './full-pose.ts';
-import { INERTIA, LENGTH, type Build } from './segments.ts';
+import { INERTIA, LENGTH, type Build } from './body-segments.ts';
 import type { Body } from './body.ts';
 import { add, mix, rotate, scale, type Vec3 } from './space.ts';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { mixBodies } from './motion.ts';
-import { LENGTH } from './segments.ts';
+import { LENGTH } from './body-segments.ts';
 import { layOutBody } from './skeleton.ts';
 import { fullPose } from './shapes/index.ts';
 import { lowestOf } from './solids.ts';

@@ -1,6 +1,6 @@
 import { BODY_SIDES, type FullPose } from './full-pose.ts';
 import { bendTo } from './reach.ts';
-import { LENGTH } from './segments.ts';
+import { LENGTH } from './body-segments.ts';
 import type { Body, Limbs } from './body.ts';
 import { moveBody, placeJoints } from './skeleton.ts';
 import { lowestOf } from './solids.ts';

@@ -1,3 +1,4 @@
+import { PROP_WORDS } from '../movement/words.ts';
 import type { Exercise, Option } from '../movement/exercise.ts';
 import type { KeyPose } from '../movement/pose.ts';
 import { mirrorPose } from './full-pose.ts';
@@ -36,7 +37,7 @@ export function mirroredBodiesOf(option: Posed): Body[] {
 export function describeOption(option: Option): string {
   const names = bodiesOf(option).map(({ pose }) => pose.name);
   const distinct = names.filter((name, index) => names.indexOf(name) === index);
-  const props = option.props.map((use) => `${use.prop.replace('-', ' ')} ${use.place}`);
+  const props = option.props.map((use) => `${PROP_WORDS[use.prop]} ${use.place}`);
   return [distinct.join('; then '), ...props].join(', ');
 }
 

@@ -4,7 +4,7 @@ import { along, footFrom, outward } from './bones.ts';
 import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import { BALL, barPlace, BOARD_HEIGHT } from './machine.ts';
 import { bendTo } from './reach.ts';
-import { LENGTH } from './segments.ts';
+import { LENGTH } from './body-segments.ts';
 import {
   about,
   add,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import { mirrorPose } from './full-pose.ts';
-import { HALF_WIDTH, LENGTH } from './segments.ts';
+import { HALF_WIDTH, LENGTH } from './body-segments.ts';
 import type { Body } from './body.ts';
 import { ballJointAngles, hingeAngle } from './joint-angles.ts';
 import { layOutBody } from './skeleton.ts';

@@ -4,7 +4,7 @@ import { along, footFrom, outward } from './bones.ts';
 import { BODY_SIDES, type BodySide, type FullPose } from './full-pose.ts';
 import { ballJoint } from './joint-angles.ts';
 import { bringBar, plant } from './plant.ts';
-import { HALF_WIDTH, LENGTH } from './segments.ts';
+import { HALF_WIDTH, LENGTH } from './body-segments.ts';
 import { lowestOf } from './solids.ts';
 import {
   about,
@@ -104,17 +104,17 @@ export function moveBody(body: Body, by: Vec3): Body {
 }
 
 /** How every part is turned in the room; places follow from it. */
-type Stance = Pick<
+type TrunkSetting = Pick<
   Body,
   'pelvisTurn' | 'lowTurn' | 'midTurn' | 'highTurn' | 'headTurn' | 'neckTurn'
 > &
-  Record<BodySide, LimbStance>;
-type LimbStance = Pick<
+  Record<BodySide, LimbSetting>;
+type LimbSetting = Pick<
   Limbs,
   'upperArm' | 'forearm' | 'palm' | 'thigh' | 'shank' | 'foot' | 'shrug' | 'reach'
 >;
 
-function stanceOf(pose: FullPose, tip: number): Stance {
+function stanceOf(pose: FullPose, tip: number): TrunkSetting {
   const pelvisTurn = compose(
     about(UP, -pose.face),
     about(RIGHT, -(pose.lean + tip)),
@@ -129,7 +129,7 @@ function stanceOf(pose: FullPose, tip: number): Stance {
   const lowTurn = compose(pelvisTurn, bend(0));
   const midTurn = compose(lowTurn, bend(1));
   const highTurn = compose(midTurn, bend(2));
-  const limbs = (side: BodySide): LimbStance => {
+  const limbs = (side: BodySide): LimbSetting => {
     const { arm, leg } = pose[side];
     const upperArm = compose(highTurn, ballJoint(side, arm.flex, arm.out, arm.turn));
     const forearm = compose(upperArm, about(RIGHT, arm.bend ?? 0));
@@ -160,7 +160,7 @@ function stanceOf(pose: FullPose, tip: number): Stance {
 }
 
 /** Forward kinematics: every joint's place, with the middle of the hips given. */
-export function placeJoints(pose: FullPose, stance: Stance, hips: Vec3): Body {
+export function placeJoints(pose: FullPose, stance: TrunkSetting, hips: Vec3): Body {
   const lowBack = along(hips, stance.pelvisTurn, LENGTH.pelvis);
   const midBack = along(lowBack, stance.lowTurn, LENGTH.lowBack);
   const highBack = along(midBack, stance.midTurn, LENGTH.midBack);

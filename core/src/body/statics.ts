@@ -8,7 +8,7 @@ import {
   upperBodyMasses,
   type PointMass,
 } from './mass.ts';
-import type { Build } from './segments.ts';
+import type { Build } from './body-segments.ts';
 import type { Body } from './body.ts';
 import { shareWeight, type Support } from './supports.ts';
 import type { Vec3 } from './space.ts';

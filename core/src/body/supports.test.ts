@@ -27,10 +27,20 @@ describe('shareWeight', () => {
     for (const share of shares(table, 0.5, 0.5)) expect(share).toBeCloseTo(0.25, 3);
   });
 
-  it('gives more to what is firmer where both would do', () => {
+  it('gives no more to what is firmer where the lever leaves no choice', () => {
     const [soft = 0, firm = 0] = shares([at(0, -1, 0.2), at(0, 1, 1)], 0);
-    // Two supports in one line leave no choice: the lever decides.
     expect(soft).toBeCloseTo(firm, 2);
+    expect(soft + firm).toBeCloseTo(1, 3);
+  });
+
+  it('gives more to what is firmer where both would do', () => {
+    const [soft = 0, firm = 0, opposite = 0] = shares(
+      [at(0, -1, 0.2), at(0, -1, 1), at(0, 1, 1)],
+      0,
+    );
+    // By the lever half stands on each side; which of two at one place carries it is theirs to share.
+    expect(opposite).toBeCloseTo(0.5, 2);
+    expect(firm).toBeGreaterThan(soft);
   });
 
   it('lets no contact pull, and says when nothing can balance', () => {

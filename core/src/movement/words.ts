@@ -1,5 +1,13 @@
 import type { Direction } from './directions.ts';
-import type { BodyPart, Foundation, Position, Prop, SpineMove } from './vocabulary.ts';
+import type {
+  BodyPart,
+  Foundation,
+  Position,
+  Prop,
+  SpineMove,
+  Lever,
+  Tempo,
+} from './vocabulary.ts';
 
 export const POSITION_WORDS: Record<Position, string> = {
   supine: 'on the back',
@@ -106,3 +114,34 @@ export function inSentence(name: string): string {
     ? name.charAt(0).toLowerCase() + name.slice(1)
     : name;
 }
+
+/** Kinds of repetition. */
+export const TEMPO_WORDS: Record<Tempo, string> = {
+  breath: 'breath',
+  'articulate-large': 'bone by bone, large',
+  'articulate-small': 'bone by bone, small',
+  'lift-trunk': 'trunk lift',
+  squeeze: 'squeeze',
+  'limb-slow': 'slow limb',
+  'limb-steady': 'steady limb',
+  circle: 'circle',
+  turn: 'turn',
+  'roll-down': 'roll down',
+  sequence: 'sequence',
+  pulse: 'pulse',
+  'reach-hold': 'reach and hold',
+  hold: 'hold',
+};
+
+/** What is turned between one option and the next. */
+export const LEVER_WORDS: Record<Lever, string> = {
+  'limb-length': 'limb length',
+  'limbs-moving': 'limbs moving',
+  support: 'support',
+  base: 'base',
+  range: 'range',
+  start: 'start',
+  tempo: 'tempo',
+  load: 'load',
+  attention: 'attention',
+};

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../movement/catalogue.ts';
-import { listWords } from '../movement/words.ts';
+import { listWords, PROP_WORDS } from '../movement/words.ts';
 import type { Attendee } from '../people/choose-option.ts';
 import type { OptionsPlan } from '../people/choose-options.ts';
 import { applyEdit } from '../plan/edits.ts';
@@ -119,7 +119,7 @@ function propsShort(input: RoomInput): OpenFinding[] {
     .filter((need) => need.short > 0)
     .map((need) => {
       const first = need.spans[0];
-      const name = need.prop.replace('-', ' ');
+      const name = PROP_WORDS[need.prop];
       return {
         rule: 'props-suffice',
         kind: 'flow' as const,
@@ -137,7 +137,7 @@ function propsShort(input: RoomInput): OpenFinding[] {
 /** The prop left out where the exercise can be done without it: at one item, else wherever that goes. */
 function withFewer(need: PropNeed, input: RoomInput): Repair[] {
   const { plan, catalogue } = input;
-  const name = need.prop.replace('-', ' ');
+  const name = PROP_WORDS[need.prop];
   const held = new Set(need.spans.map(({ itemId }) => itemId));
   const bare = exerciseItemsOf(plan).flatMap((item) => {
     if (!held.has(item.id)) return [];

@@ -10,7 +10,7 @@ const FIRST_STEP = 8;
 const NO_PAUSES: ReadonlyMap<number, number> = new Map();
 
 /**
- * A lower bound on the cost of any order: what none can avoid, and the steps. For each group it finds the cheapest walk through as many
+ * A lower bound on the cost of any order: what none can avoid, and the steps. For each stretch it finds the cheapest walk through as many
  * places as there are units, letting it visit a unit twice, and raises the price of what is visited too
  * often (Lagrange multipliers, subgradient steps: Held and Karp, Operations Research 18 (1970), from
  * memory, carried over to walks that know their place and what must come before what).
@@ -20,26 +20,26 @@ export function lowerBound(problem: OrderProblem): number {
   let entries: number[] = [];
   let wasPaused = false;
   let sum = unavoidableS(problem);
-  problem.groups.forEach((group, index) => {
+  problem.stretches.forEach((stretch, index) => {
     const pausesS = [...(problem.pauses[index]?.values() ?? [])].reduce((a, b) => a + b, 0);
-    const ownS = group.reduce((total, unit) => total + unitS(problem, unit), 0);
+    const ownS = stretch.reduce((total, unit) => total + unitS(problem, unit), 0);
     const pauses = problem.pauses[index] ?? NO_PAUSES;
     const toS = doneS + ownS + pausesS;
     const mayBePaused = wasPaused || pauses.has(0);
-    sum += groupBound(problem, group, { fromS: doneS, toS, entries, mayBePaused, pauses });
+    sum += stretchBound(problem, stretch, { fromS: doneS, toS, entries, mayBePaused, pauses });
     doneS = toS;
-    wasPaused = (group.length === 0 && wasPaused) || pauses.size > 0;
-    if (group.length > 0) entries = group;
+    wasPaused = (stretch.length === 0 && wasPaused) || pauses.size > 0;
+    if (stretch.length > 0) entries = stretch;
   });
   return sum;
 }
 
-interface GroupTimes {
+interface StretchTimes {
   fromS: number;
   toS: number;
-  /** Units of the group before: one of them stands last. */
+  /** Units of the stretch before: one of them stands last. */
   entries: readonly number[];
-  /** True where a pause may lie between the groups. */
+  /** True where a pause may lie between the stretches. */
   mayBePaused: boolean;
   pauses: ReadonlyMap<number, number>;
 }
@@ -51,10 +51,14 @@ function unitS(problem: OrderProblem, unit: number): number {
   );
 }
 
-function groupBound(problem: OrderProblem, group: readonly number[], times: GroupTimes): number {
-  const count = group.length;
+function stretchBound(
+  problem: OrderProblem,
+  stretch: readonly number[],
+  times: StretchTimes,
+): number {
+  const count = stretch.length;
   if (count === 0) return 0;
-  const cost = relaxedCosts(problem, group, times);
+  const cost = relaxedCosts(problem, stretch, times);
   const prices = new Float64Array(count);
   let best = -Infinity;
   let step = FIRST_STEP;
@@ -87,17 +91,17 @@ interface RelaxedCosts {
 
 function relaxedCosts(
   problem: OrderProblem,
-  group: readonly number[],
-  times: GroupTimes,
+  stretch: readonly number[],
+  times: StretchTimes,
 ): RelaxedCosts {
-  const count = group.length;
-  const above = closure(problem, group);
+  const count = stretch.length;
+  const above = closure(problem, stretch);
   const enter = new Float64Array(count);
   const between = new Float64Array(count * count).fill(Infinity);
   const acrossPause = new Float64Array(count * count).fill(Infinity);
-  const pausedPlaces = placesAfterPauses(problem, group, times.pauses);
+  const pausedPlaces = placesAfterPauses(problem, stretch, times.pauses);
   const standing = new Float64Array(count * count).fill(Infinity);
-  const own = group.map((unit) => unitS(problem, unit));
+  const own = stretch.map((unit) => unitS(problem, unit));
   const sorted = [...own].sort((a, b) => a - b);
   const ups = sorted.map((_each, index) => sum(sorted.slice(0, index)));
   const totalS = sum(own);
@@ -113,15 +117,15 @@ function relaxedCosts(
       const latest = Math.min(totalS - followingS - (own[to] ?? 0), mostDone);
       standing[place * count + to] = standingCost(
         problem,
-        group[to] ?? 0,
+        stretch[to] ?? 0,
         times.fromS + earliest,
         times.fromS + Math.max(earliest, latest) + pausesS,
       );
     }
-    enter[to] = Math.min(...entriesTo(problem, times, group[to] ?? 0));
+    enter[to] = Math.min(...entriesTo(problem, times, stretch[to] ?? 0));
     for (let from = 0; from < count; from += 1) {
       if (from === to || above[from]?.[to] || isBetween(above, from, to)) continue;
-      const [one, other] = [group[from] ?? 0, group[to] ?? 0];
+      const [one, other] = [stretch[from] ?? 0, stretch[to] ?? 0];
       between[from * count + to] = stepCost(problem, one, other, false);
       acrossPause[from * count + to] = stepCost(problem, one, other, true);
     }
@@ -134,10 +138,10 @@ function sum(values: readonly number[]): number {
 }
 
 /** `above[unit][earlier]`: what must come before a unit, at any distance. */
-function closure(problem: OrderProblem, group: readonly number[]): boolean[][] {
-  const index = new Map(group.map((unit, at) => [unit, at]));
-  const above = group.map((unit) =>
-    group.map((other) => problem.before[unit]?.includes(other) ?? false),
+function closure(problem: OrderProblem, stretch: readonly number[]): boolean[][] {
+  const index = new Map(stretch.map((unit, at) => [unit, at]));
+  const above = stretch.map((unit) =>
+    stretch.map((other) => problem.before[unit]?.includes(other) ?? false),
   );
   for (const via of index.values()) {
     for (const row of above) {
@@ -155,18 +159,18 @@ function isBetween(above: readonly boolean[][], from: number, to: number): boole
 /** A pause lies at a place of items; with units of several items it may be before any unit. */
 function placesAfterPauses(
   problem: OrderProblem,
-  group: readonly number[],
+  stretch: readonly number[],
   pauses: ReadonlyMap<number, number>,
 ): ReadonlySet<number> {
-  const isPlain = group.every((unit) => problem.units[unit]?.length === 1);
-  if (!isPlain && pauses.size > 0) return new Set(group.map((_unit, place) => place));
+  const isPlain = stretch.every((unit) => problem.units[unit]?.length === 1);
+  if (!isPlain && pauses.size > 0) return new Set(stretch.map((_unit, place) => place));
   const slots = [...pauses.keys()].sort((a, b) => a - b);
   return new Set(slots.map((slot, earlier) => slot - earlier));
 }
 
 function entriesTo(
   problem: OrderProblem,
-  { entries, mayBePaused }: GroupTimes,
+  { entries, mayBePaused }: StretchTimes,
   unit: number,
 ): number[] {
   if (entries.length > 0) {

@@ -29,20 +29,20 @@ export function wishesOf({ worked, rules }: RuleContext): Wished[] {
 }
 
 /**
- * Wishes of rules that must hold become constraints within a group, as long as they do not contradict
+ * Wishes of rules that must hold become constraints within a stretch, as long as they do not contradict
  * one another or what is pinned; the others cost.
  */
 export function splitWishes(
   wishes: readonly Wished[],
-  { units, groups, pinnedAt }: Layout,
+  { units, stretches, pinnedAt }: Layout,
   { school }: Pick<RuleContext, 'school'>,
   rulesBind: boolean,
 ): { before: number[][]; soft: SoftPrecedence[] } {
   const unitOf = new Map(
     units.flatMap((items, unit) => items.map((item) => [item, unit] as const)),
   );
-  const groupOf = new Map(
-    groups.flatMap((members, group) => members.map((unit) => [unit, group] as const)),
+  const stretchOf = new Map(
+    stretches.flatMap((members, stretch) => members.map((unit) => [unit, stretch] as const)),
   );
   const before: Set<number>[] = units.map(() => new Set());
   const soft: SoftPrecedence[] = [];
@@ -52,7 +52,7 @@ export function splitWishes(
       rulesBind &&
       standing === 'must' &&
       one !== other &&
-      groupOf.get(one) === groupOf.get(other) &&
+      stretchOf.get(one) === stretchOf.get(other) &&
       pinnedAt[one] === -1 &&
       pinnedAt[other] === -1 &&
       !reaches(before, one, other);

@@ -15,7 +15,7 @@ export function createEvaluator(problem: OrderProblem): (units: readonly number[
   const softFirst = items.map((_item, second) =>
     problem.soft.filter((each) => each.second === second),
   );
-  const groupSizes = problem.groups.map((group) => group.length);
+  const stretchSizes = problem.stretches.map((stretch) => stretch.length);
   const done = new Uint8Array(count);
   const unitAt = new Int32Array(problem.units.length);
   const state: DoneState = { ...NOTHING_DONE };
@@ -52,9 +52,9 @@ export function createEvaluator(problem: OrderProblem): (units: readonly number[
     let last = -1;
     let isPaused = false;
     let at = 0;
-    for (let group = 0; group < groupSizes.length; group += 1) {
-      const pauses = problem.pauses[group] ?? new Map<number, number>();
-      const end = at + (groupSizes[group] ?? 0);
+    for (let stretch = 0; stretch < stretchSizes.length; stretch += 1) {
+      const pauses = problem.pauses[stretch] ?? new Map<number, number>();
+      const end = at + (stretchSizes[stretch] ?? 0);
       let slot = 0;
       for (; at < end; at += 1) {
         const unit = units[at] ?? 0;

@@ -2,12 +2,12 @@ import type { OrderProblem, ScoredOrder } from './problem.ts';
 import { NOTHING_DONE } from './state.ts';
 import {
   leastOf,
-  leaveGroup,
+  leaveStretch,
   SAME,
   startWalk,
   stepLayer,
   type Entry,
-  type GroupWalk,
+  type StretchWalk,
 } from './subset-walk.ts';
 
 /** What the search by subsets found, or how far it came. */
@@ -28,7 +28,7 @@ export interface ExactWishes {
 /**
  * Exact dynamic programming over the sets of units that can be done first, and the last unit of each set
  * (Held and Karp, J SIAM 10 (1962), from memory): what follows costs the same however the set was
- * ordered. Groups are walked one after another. States that can't become better than what is known are
+ * ordered. Stretches are walked one after another. States that can't become better than what is known are
  * dropped. Yields the number of states after every layer.
  */
 export function* searchSubsets(
@@ -36,11 +36,11 @@ export function* searchSubsets(
   { known, mostStates }: ExactWishes,
 ): Generator<number, ExactResult> {
   const rests = restBounds(problem);
-  const walked: GroupWalk[] = [];
+  const walked: StretchWalk[] = [];
   let entry: Entry = { lasts: [-1], costs: [0], isPaused: false, state: NOTHING_DONE };
   let states = 0;
-  for (let group = 0; group < problem.groups.length; group += 1) {
-    const walk = startWalk(problem, group, entry, rests[group + 1] ?? 0, known);
+  for (let stretch = 0; stretch < problem.stretches.length; stretch += 1) {
+    const walk = startWalk(problem, stretch, entry, rests[stretch + 1] ?? 0, known);
     if (!walk) return { kind: 'too-many', bound: 0, states };
     while (walk.layers.length <= walk.units.length) {
       const frontier = stepLayer(problem, walk, mostStates - states);
@@ -51,7 +51,7 @@ export function* searchSubsets(
         return { kind: 'too-many', bound: Math.min(known, frontier), states };
     }
     walked.push(walk);
-    entry = leaveGroup(problem, walk);
+    entry = leaveStretch(problem, walk);
   }
   let at = 0;
   entry.costs.forEach((cost, index) => {
@@ -62,21 +62,21 @@ export function* searchSubsets(
   return { kind: 'best', order: { units: trace(walked, at), costS }, states };
 }
 
-/** The least that any order pays from each group on: a plain sum, only to drop what is hopeless. */
+/** The least that any order pays from each stretch on: a plain sum, only to drop what is hopeless. */
 function restBounds(problem: OrderProblem): number[] {
-  const rests = Array.from({ length: problem.groups.length + 1 }, () => 0);
-  for (let group = problem.groups.length - 1; group >= 0; group -= 1) {
-    const own = (problem.groups[group] ?? []).reduce(
+  const rests = Array.from({ length: problem.stretches.length + 1 }, () => 0);
+  for (let stretch = problem.stretches.length - 1; stretch >= 0; stretch -= 1) {
+    const own = (problem.stretches[stretch] ?? []).reduce(
       (sum, unit) => sum + leastOf(problem, unit),
       0,
     );
-    rests[group] = (rests[group + 1] ?? 0) + own;
+    rests[stretch] = (rests[stretch + 1] ?? 0) + own;
   }
   return rests;
 }
 
-/** Walks back from the best last unit of the last group. */
-function trace(walked: readonly GroupWalk[], bestLast: number): number[] {
+/** Walks back from the best last unit of the last stretch. */
+function trace(walked: readonly StretchWalk[], bestLast: number): number[] {
   const orders: number[][] = [];
   let last = bestLast;
   for (const walk of walked.toReversed()) {

@@ -15,7 +15,7 @@ export interface ImproveProgress {
 }
 
 /**
- * Iterated local search: descend by moving blocks of units within their groups, shake, descend again.
+ * Iterated local search: descend by moving blocks of units within their stretches, shake, descend again.
  * Starts from the order given, yields every few thousand orders, and ends after so many evaluations.
  * The same seed gives the same result.
  */
@@ -50,12 +50,12 @@ function fraction(seed: number): number {
   return ((Math.abs(Math.trunc(seed)) % 999_983) + 0.5) / 999_983;
 }
 
-/** Where each group begins and ends in the sequence of units. */
+/** Where each stretch begins and ends in the sequence of units. */
 function spansOf(problem: OrderProblem): [from: number, to: number][] {
   let from = 0;
-  return problem.groups.map((group) => {
-    const span: [number, number] = [from, from + group.length];
-    from += group.length;
+  return problem.stretches.map((stretch) => {
+    const span: [number, number] = [from, from + stretch.length];
+    from += stretch.length;
     return span;
   });
 }
@@ -96,7 +96,7 @@ function* descend(
   yield { order, tried, isDone: true };
 }
 
-/** Every move of a block to another place in its group. */
+/** Every move of a block to another place in its stretch. */
 function* blockMoves(
   spans: readonly (readonly [number, number])[],
 ): Generator<{ at: number; length: number; target: number }> {

@@ -13,7 +13,7 @@ export interface OrderLocks {
 }
 
 /** What stays together, where it may go, and where nothing may. */
-export type Layout = Pick<OrderProblem, 'units' | 'groups' | 'pauses' | 'pinnedAt'>;
+export type Layout = Pick<OrderProblem, 'units' | 'stretches' | 'pauses' | 'pinnedAt'>;
 
 /** Parts of the class, blocks that stay together, pauses and pinned places. */
 export function layOutUnits({ plan, worked, rules }: RuleContext, locks: OrderLocks): Layout {
@@ -27,10 +27,10 @@ export function layOutUnits({ plan, worked, rules }: RuleContext, locks: OrderLo
   }
   const units: number[][] = [];
   const pinnedAt: number[] = [];
-  const groups: number[][] = [];
+  const stretches: number[][] = [];
   const pauses: Map<number, number>[] = [];
   for (const list of lists) {
-    const group: number[] = [];
+    const stretch: number[] = [];
     const quiet = new Map<number, number>();
     list.forEach((item, place) => {
       const index = indexOf.get(item.id);
@@ -39,7 +39,7 @@ export function layOutUnits({ plan, worked, rules }: RuleContext, locks: OrderLo
         return;
       }
       const isJoined = joined.has(item.id) && !quiet.has(place - 1);
-      const last = group.at(-1);
+      const last = stretch.at(-1);
       if (isJoined && last !== undefined) {
         units[last]?.push(index);
         if (locks.pinned.has(item.id) && pinnedAt[last] === -1) {
@@ -47,12 +47,12 @@ export function layOutUnits({ plan, worked, rules }: RuleContext, locks: OrderLo
         }
         return;
       }
-      group.push(units.length);
+      stretch.push(units.length);
       units.push([index]);
       pinnedAt.push(locks.pinned.has(item.id) ? place : -1);
     });
-    groups.push(group);
+    stretches.push(stretch);
     pauses.push(quiet);
   }
-  return { units, groups, pauses, pinnedAt };
+  return { units, stretches, pauses, pinnedAt };
 }

@@ -21,18 +21,18 @@ export function nearToday(
     if (best.units[at + 1] === unit) return;
     const rest = best.units.filter((each) => each !== unit);
     const units = rest.toSpliced(rest.indexOf(before) + 1, 0, unit);
-    if (!keepsGroups(problem, units)) return;
+    if (!keepsStretches(problem, units)) return;
     const costS = costOf(units);
     if (costS <= limit) best = { units, costS };
   });
   return best;
 }
 
-function keepsGroups(problem: OrderProblem, units: readonly number[]): boolean {
+function keepsStretches(problem: OrderProblem, units: readonly number[]): boolean {
   let from = 0;
-  return problem.groups.every((group) => {
-    const own = units.slice(from, from + group.length);
-    from += group.length;
-    return own.every((unit) => group.includes(unit));
+  return problem.stretches.every((stretch) => {
+    const own = units.slice(from, from + stretch.length);
+    from += stretch.length;
+    return own.every((unit) => stretch.includes(unit));
   });
 }

@@ -135,7 +135,7 @@ function* searchWith(
   const seed = input.seed ?? 1;
   const effort = { ...USUAL_EFFORT, ...input.effort };
   const problem = problemOf(input, input.plan, rulesBind);
-  const today = problem.groups.flat();
+  const today = problem.stretches.flat();
   const now = scoreOrder(problem, today);
   let states = 0;
   let best: ScoredOrder = { units: today, costS: now.breaks > 0 ? Infinity : now.costS };
@@ -214,7 +214,7 @@ function conclude(
 ): OrderResult {
   const { plan } = input;
   const isBetter = found.costS < now.costS - WORTH_S || now.breaks > 0;
-  const today = problem.groups.flat();
+  const today = problem.stretches.flat();
   const units =
     isBetter && Number.isFinite(found.costS)
       ? nearToday(problem, found, today, WORTH_S).units
@@ -243,13 +243,13 @@ function conclude(
 
 /** Ids of all items in the new order, pauses in their places. */
 function idsInOrder(plan: Plan, problem: OrderProblem, units: readonly number[]): string[] {
-  const isSplit = problem.groups.length === plan.segments.length;
+  const isSplit = problem.stretches.length === plan.segments.length;
   const lists = isSplit
     ? plan.segments.map(({ items }) => items)
     : [plan.segments.flatMap(({ items }) => items)];
   let from = 0;
-  return lists.flatMap((list, group) => {
-    const size = problem.groups[group]?.length ?? 0;
+  return lists.flatMap((list, stretch) => {
+    const size = problem.stretches[stretch]?.length ?? 0;
     const items = units
       .slice(from, from + size)
       .flatMap((unit) =>
@@ -274,7 +274,7 @@ function explainMove(
   const alone = applyEdit(input.plan, edit);
   if (!alone.ok) throw new Error(`${itemIds.join(', ')} can't be moved`);
   const problem = problemOf(input, alone.plan, rulesBind);
-  const after = scoreOrder(problem, problem.groups.flat());
+  const after = scoreOrder(problem, problem.stretches.flat());
   const gains = COST_IDS.map((cost) => ({ cost, seconds: now.parts[cost] - after.parts[cost] }))
     .filter(({ seconds }) => Math.abs(seconds) >= WORTH_S)
     .sort((a, b) => b.seconds - a.seconds);

@@ -35,13 +35,13 @@ export interface OrderProblem {
   items: PlacedItem[];
   /** Items that stay together, in their order, by index. */
   units: number[][];
-  /** Units that share a stretch of the class, in today's order. Groups keep their order. */
-  groups: number[][];
-  /** For each unit, the units of its group that must come before it. */
+  /** Units that share a stretch of the class, in today's order. Stretches keep their order. */
+  stretches: number[][];
+  /** For each unit, the units of its stretch that must come before it. */
   before: number[][];
-  /** For each unit, the place in its group (pauses counted) where it must begin, or -1. */
+  /** For each unit, the place in its stretch (pauses counted) where it must begin, or -1. */
   pinnedAt: number[];
-  /** For each group: pauses by place, in seconds. */
+  /** For each stretch: pauses by place, in seconds. */
   pauses: ReadonlyMap<number, number>[];
   /** Seconds of set-up, when the position is met already and when it is new to the class. */
   setUpMet: PairTable;
@@ -58,7 +58,7 @@ export interface OrderProblem {
   totalS: number;
 }
 
-/** The best known of one order: the sequence of units, all groups, and what it costs. */
+/** The best known of one order: the sequence of units, all stretches, and what it costs. */
 export interface ScoredOrder {
   units: number[];
   costS: number;

@@ -24,11 +24,11 @@ export function scoreOrder(problem: OrderProblem, units: readonly number[]): Ord
   let isPaused = false;
   let breaks = 0;
   let from = 0;
-  problem.groups.forEach((group, groupIndex) => {
-    const order = units.slice(from, from + group.length);
-    from += group.length;
-    breaks += brokenIn(problem, group, order);
-    const pauses = problem.pauses[groupIndex] ?? new Map<number, number>();
+  problem.stretches.forEach((stretch, stretchIndex) => {
+    const order = units.slice(from, from + stretch.length);
+    from += stretch.length;
+    breaks += brokenIn(problem, stretch, order);
+    const pauses = problem.pauses[stretchIndex] ?? new Map<number, number>();
     let place = 0;
     for (const unit of order) {
       const pinned = problem.pinnedAt[unit] ?? -1;
@@ -83,11 +83,11 @@ export function firstSetUpS({ setUpFirst }: OrderProblem, index: number): number
 
 function brokenIn(
   problem: OrderProblem,
-  group: readonly number[],
+  stretch: readonly number[],
   order: readonly number[],
 ): number {
   const place = new Map(order.map((unit, index) => [unit, index]));
-  let breaks = group.some((unit) => !place.has(unit)) ? 1 : 0;
+  let breaks = stretch.some((unit) => !place.has(unit)) ? 1 : 0;
   for (const unit of order) {
     for (const earlier of problem.before[unit] ?? []) {
       if ((place.get(earlier) ?? 0) > (place.get(unit) ?? 0)) breaks += 1;

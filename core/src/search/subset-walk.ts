@@ -9,12 +9,12 @@ import {
   type DoneState,
 } from './state.ts';
 
-/** Groups larger than this do not fit the bits of a set. */
+/** Stretches larger than this do not fit the bits of a set. */
 const MOST_UNITS = 30;
 /** Differences smaller than this are rounding. */
 export const SAME = 1e-7;
 
-/** How a group is begun: the possible last units before it with their costs. */
+/** How a stretch is begun: the possible last units before it with their costs. */
 export interface Entry {
   /** Last item of each possible predecessor, -1 for none. */
   lasts: number[];
@@ -31,16 +31,16 @@ interface Layer {
   /** One row a set: the unit (or the entry) before the last. */
   came: Int8Array;
   done: DoneState[];
-  /** The place that comes next in the group, pauses counted. */
+  /** The place that comes next in the stretch, pauses counted. */
   slots: Int32Array;
-  /** True for the first layer only, where a pause came between the groups. */
+  /** True for the first layer only, where a pause came between the stretches. */
   isPaused: boolean;
   index: Map<number, number>;
   states: number;
 }
 
-export interface GroupWalk {
-  group: number;
+export interface StretchWalk {
+  stretch: number;
   units: readonly number[];
   entry: Entry;
   pauses: ReadonlyMap<number, number>;
@@ -56,20 +56,20 @@ export interface GroupWalk {
 
 export function startWalk(
   problem: OrderProblem,
-  group: number,
+  stretch: number,
   entry: Entry,
   later: number,
   known: number,
-): GroupWalk | undefined {
-  const units = problem.groups[group] ?? [];
+): StretchWalk | undefined {
+  const units = problem.stretches[stretch] ?? [];
   if (units.length > MOST_UNITS) return undefined;
   const bitOf = new Map(units.map((unit, index) => [unit, index]));
   const unitOfItem = new Map(
     units.flatMap((unit) => (problem.units[unit] ?? []).map((item) => [item, unit] as const)),
   );
   const earlier = new Set(
-    problem.groups
-      .slice(0, group)
+    problem.stretches
+      .slice(0, stretch)
       .flatMap((before) => before.flatMap((unit) => problem.units[unit] ?? [])),
   );
   const before = Int32Array.from(units, (unit) =>
@@ -81,7 +81,7 @@ export function startWalk(
       .map(({ first, costS }) => {
         const unit = unitOfItem.get(first);
         const index = unit === undefined ? undefined : bitOf.get(unit);
-        // What stands in a later group is never done yet.
+        // What stands in a later stretch is never done yet.
         return { first, bit: index === undefined ? 0 : 1 << index, costS };
       }),
   );
@@ -96,8 +96,8 @@ export function startWalk(
     index: new Map([[0, 0]]),
     states: entry.lasts.length,
   };
-  const pauses = problem.pauses[group] ?? new Map<number, number>();
-  return { group, units, entry, pauses, before, soft, least, later, known, layers: [first] };
+  const pauses = problem.pauses[stretch] ?? new Map<number, number>();
+  return { stretch, units, entry, pauses, before, soft, least, later, known, layers: [first] };
 }
 
 /** The cheapest way into a unit, from anywhere, with nothing else counted. */
@@ -128,7 +128,7 @@ interface Placing {
 /** Puts a unit behind a set; undefined where a pause would cut it or its place is another. */
 function placeUnit(
   problem: OrderProblem,
-  walk: GroupWalk,
+  walk: StretchWalk,
   mask: number,
   start: { state: DoneState; slot: number; isPaused: boolean },
   unit: number,
@@ -191,7 +191,7 @@ function enterCost(problem: OrderProblem, placing: Placing, last: number): numbe
 /** Builds the next layer. Returns a bound on everything when there is no room for it. */
 export function stepLayer(
   problem: OrderProblem,
-  walk: GroupWalk,
+  walk: StretchWalk,
   room: number,
 ): number | undefined {
   const layer = walk.layers.at(-1);
@@ -279,7 +279,7 @@ export function stepLayer(
 function frontierBound(
   layer: Layer,
   fromRow: number,
-  walk: GroupWalk,
+  walk: StretchWalk,
   count: number,
   known: number,
 ): number {
@@ -309,8 +309,8 @@ function grownBytes(values: Int8Array): Int8Array<ArrayBuffer> {
   return larger;
 }
 
-/** The whole group is done: its last units are the entries of the next. */
-export function leaveGroup(problem: OrderProblem, walk: GroupWalk): Entry {
+/** The whole stretch is done: its last units are the entries of the next. */
+export function leaveStretch(problem: OrderProblem, walk: StretchWalk): Entry {
   const count = walk.units.length;
   const layer = walk.layers[count];
   if (!layer || count === 0) {
@@ -324,7 +324,7 @@ export function leaveGroup(problem: OrderProblem, walk: GroupWalk): Entry {
   return { lasts, costs, isPaused, state };
 }
 
-function afterPauses(walk: GroupWalk, from: DoneState, slot: number, wasPaused: boolean) {
+function afterPauses(walk: StretchWalk, from: DoneState, slot: number, wasPaused: boolean) {
   let state = from;
   let isPaused = wasPaused;
   for (const [place, seconds] of walk.pauses) {

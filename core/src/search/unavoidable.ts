@@ -18,12 +18,12 @@ export function unavoidableS(problem: OrderProblem): number {
 type MustFollow = (a: number, b: number) => boolean;
 
 function followersOf(problem: OrderProblem): MustFollow {
-  const { units, groups, before } = problem;
+  const { units, stretches, before } = problem;
   const unitOf = new Map(
     units.flatMap((items, unit) => items.map((item) => [item, unit] as const)),
   );
-  const groupOf = new Map(
-    groups.flatMap((members, group) => members.map((unit) => [unit, group] as const)),
+  const stretchOf = new Map(
+    stretches.flatMap((members, stretch) => members.map((unit) => [unit, stretch] as const)),
   );
   const above = before.map((direct) => {
     const all = new Set<number>();
@@ -38,7 +38,7 @@ function followersOf(problem: OrderProblem): MustFollow {
   return (a, b) => {
     const [one, other] = [unitOf.get(a) ?? -1, unitOf.get(b) ?? -1];
     if (one === other) return (units[one]?.indexOf(a) ?? 0) < (units[one]?.indexOf(b) ?? 0);
-    const [early, late] = [groupOf.get(one) ?? 0, groupOf.get(other) ?? 0];
+    const [early, late] = [stretchOf.get(one) ?? 0, stretchOf.get(other) ?? 0];
     return early !== late ? early < late : (above[other]?.has(one) ?? false);
   };
 }

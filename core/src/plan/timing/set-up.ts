@@ -1,3 +1,4 @@
+import { PROP_WORDS } from '../../movement/words.ts';
 import type { PropUse } from '../../movement/exercise.ts';
 import { changedParts, springWords, type Gear, type GearPart } from '../../movement/gear.ts';
 import type { Position } from '../../movement/vocabulary.ts';
@@ -83,14 +84,14 @@ function propChanges(before: Stance | undefined, after: Stance): Cost[] {
     if (held.some((other) => sameUse(other, use))) continue;
     const overCushions = use.prop === 'cushion' && use.place === 'under shoulder blades';
     const seconds = overCushions ? SET_UP.overCushionsS : SET_UP.propPlacedS;
-    const what = use.prop.replace('-', ' ');
+    const what = PROP_WORDS[use.prop];
     costs.push({ seconds, reason: `${what} placed ${use.place} ${seconds} s` });
   }
   for (const use of held) {
     if (after.props.some((other) => other.prop === use.prop)) continue;
     costs.push({
       seconds: SET_UP.propPutDownS,
-      reason: `${use.prop.replace('-', ' ')} put down ${SET_UP.propPutDownS} s`,
+      reason: `${PROP_WORDS[use.prop]} put down ${SET_UP.propPutDownS} s`,
     });
   }
   return costs;

@@ -1,3 +1,4 @@
+import { TEMPO_WORDS } from '../../movement/words.ts';
 import type { Dose } from '../../movement/dose.ts';
 import type { Position, Side, Tempo } from '../../movement/vocabulary.ts';
 import type { TeachingStyle } from '../plan.ts';
@@ -93,7 +94,7 @@ function counted(input: WorkInput, isFirst: boolean): LoosePart {
     count,
     firstS,
     eachS,
-    reason: `${count} ${noun} at ${show(eachS)} s (${tempo.replace('-', ' ')})${first}`,
+    reason: `${count} ${noun} at ${show(eachS)} s (${TEMPO_WORDS[tempo]})${first}`,
     source,
     spread: SPREAD.work,
   };

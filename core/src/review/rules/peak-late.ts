@@ -3,7 +3,7 @@ import { secondsOf } from '../../plan/timing/timeline.ts';
 import { addBeforeIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
 import type { CurvePoint, Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
-import { effortOfExercise } from '../../body/demand.ts';
+import { effortOfExercise } from '../../body/option-load.ts';
 
 /** Where in the working time the hardest item belongs. Common practice. */
 const PEAK_FROM = 0.55;

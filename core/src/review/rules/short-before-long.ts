@@ -1,4 +1,4 @@
-import { demandOf } from '../../body/demand.ts';
+import { optionLoadOf } from '../../body/option-load.ts';
 import { pairRule } from '../pair-rule.ts';
 import type { Placeable } from '../rule.ts';
 
@@ -27,7 +27,7 @@ export const shortBeforeLong = pairRule({
   usually: 'must',
   comesFirst: (first, second) => {
     if (!areKin(first, second) && !areKin(second, first)) return undefined;
-    const [light, heavy] = [demandOf(first.option).score, demandOf(second.option).score];
+    const [light, heavy] = [optionLoadOf(first.option).score, optionLoadOf(second.option).score];
     if (heavy - light < LEVER_STEP) return undefined;
     return `${first.exercise.name} asks ${light} of 100, ${second.exercise.name} ${heavy}: the shorter lever comes first`;
   },

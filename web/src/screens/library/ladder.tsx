@@ -5,7 +5,7 @@ import { DEMAND_WORDS } from '@wrenfern/core/people/cautions';
 import { TEMPO_PACE } from '@wrenfern/core/plan/timing/pace';
 import { Frond } from '../../parts/frond.tsx';
 import { MovingFigure } from '../../parts/moving-figure.tsx';
-import { PROP_WORDS } from '@wrenfern/core/movement/words';
+import { PROP_WORDS, LEVER_WORDS } from '@wrenfern/core/movement/words';
 import { LoadBars } from './load-bars.tsx';
 
 interface LadderProps {
@@ -97,7 +97,7 @@ function Rung({
               key={lever}
               className="rounded-full bg-copper-soft px-2 py-0.5 text-[0.8125rem] text-copper"
             >
-              {lever.replace('-', ' ')}
+              {LEVER_WORDS[lever]}
             </li>
           ))}
         </ul>

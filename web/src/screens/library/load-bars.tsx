@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { demandOf, type Demand, type DemandPart } from '@wrenfern/core/body/demand';
+import { optionLoadOf, type OptionLoad, type LoadPart } from '@wrenfern/core/body/option-load';
 import { bodiesOf } from '@wrenfern/core/body/option-body';
 import { springForceN, strapForceN } from '@wrenfern/core/body/springs';
 import { toNewtonMetres, weigh } from '@wrenfern/core/body/statics';
 import type { Option } from '@wrenfern/core/movement/exercise';
 
-const PART_WORDS: Record<DemandPart['name'], string> = {
+const PART_WORDS: Record<LoadPart['name'], string> = {
   'trunk lever': 'trunk',
   'leg lever': 'legs',
   'arm load': 'arms',
@@ -22,8 +22,8 @@ const EXAMPLE = { massKg: 65, statureM: 1.7 };
 /** What an option asks by the body model, part by part, and why. */
 export function LoadBars({ option, before }: { option: Option; before: Option | undefined }) {
   const [why, setWhy] = useState(false);
-  const demand = demandOf(option);
-  const earlier = before ? demandOf(before) : undefined;
+  const demand = optionLoadOf(option);
+  const earlier = before ? optionLoadOf(before) : undefined;
   const id = `why-${option.number}`;
   return (
     <div className="mt-3">
@@ -55,7 +55,7 @@ export function LoadBars({ option, before }: { option: Option; before: Option | 
   );
 }
 
-function pointsIn(demand: Demand | undefined, name: DemandPart['name']): number | undefined {
+function pointsIn(demand: OptionLoad | undefined, name: LoadPart['name']): number | undefined {
   if (!demand) return undefined;
   return demand.parts.find((part) => part.name === name)?.points ?? 0;
 }
@@ -74,7 +74,7 @@ function Change({ by }: { by: number }) {
 const FULL = 30;
 const SEEN = 1;
 
-function Bar({ part, earlier }: { part: DemandPart; earlier: number | undefined }) {
+function Bar({ part, earlier }: { part: LoadPart; earlier: number | undefined }) {
   const grew = earlier !== undefined && part.points > earlier + SEEN;
   return (
     <li className="grid grid-cols-[5.5rem_1fr_2rem] items-center gap-2 text-[0.8125rem]">
@@ -96,7 +96,7 @@ function Bar({ part, earlier }: { part: DemandPart; earlier: number | undefined 
   );
 }
 
-function Why({ id, option, demand }: { id: string; option: Option; demand: Demand }) {
+function Why({ id, option, demand }: { id: string; option: Option; demand: OptionLoad }) {
   const heaviest = bodiesOf(option)
     .map((body) => weigh(body))
     .reduce((a, b) => (b.moments.lowBack > a.moments.lowBack ? b : a));

@@ -35,8 +35,8 @@ import { Sheet } from '../../parts/dialog.tsx';
 import { CataloguePanel } from './adding/catalogue-panel.tsx';
 import { ConflictDialog } from './editor/conflict-dialog.tsx';
 import { useWalk } from './walk.ts';
-import { UnreadableDraft } from './editor/unreadable-copy.tsx';
-import { findDraft, keepDraft } from './editor/unsaved-plan.ts';
+import { UnreadableCopy } from './editor/unreadable-copy.tsx';
+import { findUnsaved, keepUnsaved } from './editor/unsaved-plan.ts';
 import { dropNew, dropRow, headerId, rowId, slugOf } from './score/drag.ts';
 import { Foot } from './findings/foot.tsx';
 import { Inspector } from './details/inspector.tsx';
@@ -73,8 +73,8 @@ function startEditor(
       onSaved(saved.revision, plan);
       return saved;
     },
-    keepDraft: (draft) => {
-      if (keepDraft(lesson.id, draft)) return;
+    keepUnsaved: (draft) => {
+      if (keepUnsaved(lesson.id, draft)) return;
       toast.error('This device has no room to keep what is not saved yet.', { id: 'no-room' });
     },
     later: (ms, call) => {
@@ -90,7 +90,7 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
   const catalogue = useCatalogue();
   const { mutate } = useSWRConfig();
   const isReader = useSession().data?.user.role === 'reader';
-  const [found] = useState(() => findDraft(lesson.id));
+  const [found] = useState(() => findUnsaved(lesson.id));
   const [editor] = useState(() =>
     startEditor(
       lesson,
@@ -186,7 +186,7 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
       <Foot />
       <ConflictDialog />
       {found.status === 'unreadable' ? (
-        <UnreadableDraft classId={lesson.id} text={found.text} />
+        <UnreadableCopy classId={lesson.id} text={found.text} />
       ) : null}
       <KeysHelp keys={PLAN_KEYS} />
     </PlanScreenContext>

@@ -11,8 +11,13 @@ import { ToggleChip } from '../../../parts/chip.tsx';
 import { TextField } from '../../../parts/field.tsx';
 import { Select } from '../../../parts/select.tsx';
 import { Stepper } from '../../../parts/stepper.tsx';
-import { BODY_PART_WORDS, MOVE_WORDS, POSITION_WORDS } from '@wrenfern/core/movement/words';
-import { slugOf } from './exercise-draft.ts';
+import {
+  BODY_PART_WORDS,
+  MOVE_WORDS,
+  POSITION_WORDS,
+  TEMPO_WORDS,
+} from '@wrenfern/core/movement/words';
+import { slugOf } from './unsaved-exercise.ts';
 
 interface FieldsProps {
   form: UseFormReturn<Exercise>;
@@ -68,7 +73,7 @@ export function BasicsFields({ form, draft, isNew }: FieldsProps) {
         <Select
           label="Kind of repetition"
           value={draft.tempo}
-          choices={TEMPOS.map((value) => ({ value, name: value.replaceAll('-', ' ') }))}
+          choices={TEMPOS.map((value) => ({ value, name: TEMPO_WORDS[value] }))}
           onChange={(value) => set('tempo', value, TURNED)}
         />
         <Select

@@ -14,7 +14,7 @@ import { saveMerged } from '../../../data/save-merged.ts';
 import { Button } from '../../../parts/button.tsx';
 import type { ImportedState } from '../import-exercise.tsx';
 import { BasicsFields } from './basics-fields.tsx';
-import { copyForStudio, drafts, readDraft } from './exercise-draft.ts';
+import { copyForStudio, unsavedExercises, readUnsaved } from './unsaved-exercise.ts';
 import { OptionFields } from './option-fields.tsx';
 import { PlaceFields } from './place-fields.tsx';
 import { Versions } from './versions.tsx';
@@ -54,15 +54,15 @@ interface EditorProps {
 }
 
 function Editor({ start, openedAs, version, from }: EditorProps) {
-  const [kept] = useState(() => drafts.take(openedAs));
+  const [kept] = useState(() => unsavedExercises.take(openedAs));
   const form = useForm<Exercise>({ defaultValues: kept ?? start });
   const draft = useWatch({ control: form.control }) as Exercise;
-  const signs = useMemo(() => readDraft(draft), [draft]);
+  const signs = useMemo(() => readUnsaved(draft), [draft]);
   const [busy, setBusy] = useState(false);
   const navigate = useNavigate();
   const { mutate } = useSWRConfig();
   useEffect(() => {
-    if (form.formState.isDirty || kept) drafts.keep(openedAs, draft);
+    if (form.formState.isDirty || kept) unsavedExercises.keep(openedAs, draft);
   }, [draft, form.formState.isDirty, kept, openedAs]);
   const save = async () => {
     if (!signs.exercise) return;
@@ -71,7 +71,7 @@ function Editor({ start, openedAs, version, from }: EditorProps) {
       const { slug } = signs.exercise;
       const sameSlug = slug === start.slug;
       await saveExercise(start, signs.exercise, sameSlug ? version : 0);
-      drafts.drop(openedAs);
+      unsavedExercises.drop(openedAs);
       await Promise.all([mutate(`/exercises/${slug}/versions`), mutate('/exercises')]);
       toast.success(`${signs.exercise.name} is saved`);
       await navigate(`/library/${slug}`);
@@ -82,7 +82,7 @@ function Editor({ start, openedAs, version, from }: EditorProps) {
     }
   };
   const discard = () => {
-    drafts.drop(openedAs);
+    unsavedExercises.drop(openedAs);
     form.reset(start);
   };
   return (

@@ -1,3 +1,4 @@
+import { LEVER_WORDS } from '@wrenfern/core/movement/words';
 import { Copy, Plus, Trash2 } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
@@ -12,7 +13,7 @@ import { Figure } from '../../../parts/figure.tsx';
 import { IconButton } from '../../../parts/icon-button.tsx';
 import { LoadBars } from '../load-bars.tsx';
 import { Chips } from './basics-fields.tsx';
-import { numbered } from './exercise-draft.ts';
+import { numbered } from './unsaved-exercise.ts';
 import { OptionGear } from './option-gear.tsx';
 import { PoseEditor } from './pose-editor.tsx';
 
@@ -25,10 +26,6 @@ const TURNED = { shouldDirty: true } as const;
 const MOST_OPTIONS = 4;
 const LEAST_OPTIONS = 2;
 const MOST_POSES = 4;
-const LEVER_WORDS = Object.fromEntries(
-  LEVERS.map((lever) => [lever, lever.replace('-', ' ')]),
-) as Record<(typeof LEVERS)[number], string>;
-
 /** The ladder: each option's words, what it asks, and its key poses. */
 export function OptionFields({ form, draft }: OptionFieldsProps) {
   const [at, setAt] = useState(0);

@@ -34,7 +34,7 @@ function setUp(send: Send = (revision) => Promise.resolve({ revision: revision +
       sent.push({ revision, plan: document });
       return send(revision, document);
     },
-    keepDraft: (draft) => drafts.push(draft),
+    keepUnsaved: (draft) => drafts.push(draft),
     later: (ms, call) => {
       const timer = { ms, call };
       timers.push(timer);
@@ -88,7 +88,7 @@ describe('somebody who may only look', () => {
       revision: 1,
       refuse: () => (told += 1),
       send: () => Promise.reject(new Error('nothing is sent')),
-      keepDraft: () => {
+      keepUnsaved: () => {
         throw new Error('nothing is kept');
       },
       later: () => () => undefined,
@@ -295,7 +295,7 @@ describe('edits of an earlier visit', () => {
               }),
             );
       },
-      keepDraft: () => undefined,
+      keepUnsaved: () => undefined,
       later: () => () => undefined,
     });
     editor.getState().resume();

@@ -14,7 +14,7 @@ interface EditorParts {
   unsaved?: Unsaved<Plan> | undefined;
   /** Sends the document; resolves to its new revision. */
   send: (revision: number, plan: Plan) => Promise<{ revision: number }>;
-  keepDraft: (draft: Unsaved<Plan> | undefined) => void;
+  keepUnsaved: (draft: Unsaved<Plan> | undefined) => void;
   /** Calls back once after so many milliseconds. */
   later: (ms: number, call: () => void) => () => void;
 }
@@ -56,7 +56,7 @@ export function createPlanEditor(parts: EditorParts): StoreApi<PlanEditor> {
         const { revision, plan } = readAnswer(SavedPlan, details.current);
         return { revision, value: plan };
       },
-      keep: parts.keepDraft,
+      keep: parts.keepUnsaved,
       isSame,
       tell: (save) => set({ save }),
       later: parts.later,

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Button } from '../../../parts/button.tsx';
 import { saveFile } from '../../../parts/save-file.ts';
-import { keepDraft } from './unsaved-plan.ts';
+import { keepUnsaved } from './unsaved-plan.ts';
 
 /** Edits of an earlier visit that this version can't read: nobody loses them without being asked. */
-export function UnreadableDraft({ classId, text }: { classId: string; text: string }) {
+export function UnreadableCopy({ classId, text }: { classId: string; text: string }) {
   const [isOpen, setIsOpen] = useState(true);
   if (!isOpen) return null;
   return (
@@ -20,7 +20,7 @@ export function UnreadableDraft({ classId, text }: { classId: string; text: stri
         <Button onClick={() => saveFile('unsaved-plan.json', text)}>Save them as a file</Button>
         <Button
           onClick={() => {
-            keepDraft(classId, undefined);
+            keepUnsaved(classId, undefined);
             setIsOpen(false);
           }}
         >

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { makePlan } from '@wrenfern/core/testing/make-plan';
-import { findDraft, keepDraft } from './unsaved-plan.ts';
+import { findUnsaved, keepUnsaved } from './unsaved-plan.ts';
 
 const kept = new Map<string, string>();
 let isFull = false;
@@ -22,18 +22,21 @@ const plan = makePlan([['breathe']]);
 
 describe('what a device keeps', () => {
   it('comes back with what it was made from', () => {
-    keepDraft('a', { revision: 3, value: { ...plan, title: 'Mine' }, base: plan });
-    expect(findDraft('a')).toEqual({
+    keepUnsaved('a', { revision: 3, value: { ...plan, title: 'Mine' }, base: plan });
+    expect(findUnsaved('a')).toEqual({
       status: 'found',
       draft: { revision: 3, value: { ...plan, title: 'Mine' }, base: plan },
     });
-    keepDraft('a', undefined);
-    expect(findDraft('a')).toEqual({ status: 'none' });
+    keepUnsaved('a', undefined);
+    expect(findUnsaved('a')).toEqual({ status: 'none' });
   });
 
   it('is read as earlier versions wrote it', () => {
     kept.set('wrenfern-draft-a', JSON.stringify({ revision: 2, plan }));
-    expect(findDraft('a')).toMatchObject({ status: 'found', draft: { revision: 2, value: plan } });
+    expect(findUnsaved('a')).toMatchObject({
+      status: 'found',
+      draft: { revision: 2, value: plan },
+    });
   });
 
   it('stays where it is when it can’t be read, to be saved as a file', () => {
@@ -42,13 +45,13 @@ describe('what a device keeps', () => {
       JSON.stringify({ revision: 1, plan: { format: 'other/9' } }),
     ]) {
       kept.set('wrenfern-draft-a', text);
-      expect(findDraft('a')).toEqual({ status: 'unreadable', text });
+      expect(findUnsaved('a')).toEqual({ status: 'unreadable', text });
       expect(kept.get('wrenfern-draft-a')).toBe(text);
     }
   });
 
   it('says when there is no room', () => {
     isFull = true;
-    expect(keepDraft('a', { revision: 1, value: plan })).toBe(false);
+    expect(keepUnsaved('a', { revision: 1, value: plan })).toBe(false);
   });
 });

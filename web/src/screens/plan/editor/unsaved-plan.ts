@@ -17,7 +17,7 @@ const StoredDraft = z
 const keyOf = (classId: string) => `wrenfern-draft-${classId}`;
 
 /** Edits that have not reached the server outlive the page on this device. False when it has no room. */
-export function keepDraft(classId: string, draft: Unsaved<Plan> | undefined): boolean {
+export function keepUnsaved(classId: string, draft: Unsaved<Plan> | undefined): boolean {
   try {
     if (draft) localStorage.setItem(keyOf(classId), JSON.stringify(draft));
     else localStorage.removeItem(keyOf(classId));
@@ -35,7 +35,7 @@ type Found =
   | { status: 'unreadable'; text: string };
 
 /** What this device kept of a class that has not reached the server. */
-export function findDraft(classId: string): Found {
+export function findUnsaved(classId: string): Found {
   const text = localStorage.getItem(keyOf(classId));
   if (!text) return { status: 'none' };
   const parsed = StoredDraft.safeParse(readJson(text));

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Option } from '../movement/exercise.ts';
 import type { KeyPose } from '../movement/pose.ts';
-import { demandOf, effortOf, type DemandPart } from './demand.ts';
+import { optionLoadOf, effortOf, type LoadPart } from './option-load.ts';
 
 const option = (poses: KeyPose[], change: Partial<Option> = {}): Option => ({
   number: 1,
@@ -15,9 +15,9 @@ const option = (poses: KeyPose[], change: Partial<Option> = {}): Option => ({
   poses,
   ...change,
 });
-const score = (...poses: KeyPose[]) => demandOf(option(poses)).score;
-const part = (name: DemandPart['name'], ...poses: KeyPose[]) =>
-  demandOf(option(poses)).parts.find((each) => each.name === name)?.points ?? 0;
+const score = (...poses: KeyPose[]) => optionLoadOf(option(poses)).score;
+const part = (name: LoadPart['name'], ...poses: KeyPose[]) =>
+  optionLoadOf(option(poses)).parts.find((each) => each.name === name)?.points ?? 0;
 
 /** Steps that common practice calls harder, each with one lever turned. */
 const HARDER: [why: string, easier: KeyPose[], harder: KeyPose[]][] = [
@@ -44,7 +44,7 @@ it.each(HARDER)('%s', (_why, easier, harder) => {
   expect(score(...harder)).toBeGreaterThan(score(...easier));
 });
 
-describe('demandOf', () => {
+describe('optionLoadOf', () => {
   it.each(['supine-bent', 'supine-long', 'child', 'sit-cross', 'knees-to-chest'])(
     'asks next to nothing of %s',
     (shape) => expect(score(shape)).toBeLessThanOrEqual(10),
@@ -52,7 +52,7 @@ describe('demandOf', () => {
 
   it('stays between 0 and 100, and its parts add up to it', () => {
     for (const shapes of [['plank', 'pike'], ['v-sit'], ['supine-bent'], ['carriage-plank']]) {
-      const { score: total, parts } = demandOf(option(shapes));
+      const { score: total, parts } = optionLoadOf(option(shapes));
       expect(total).toBeGreaterThanOrEqual(0);
       expect(total).toBeLessThanOrEqual(100);
       const sum = parts.reduce((all, { points }) => all + points, 0);
@@ -61,7 +61,7 @@ describe('demandOf', () => {
   });
 
   it('gives each part its reason, with numbers', () => {
-    for (const each of demandOf(option(['plank', 'plank-leg-up'])).parts) {
+    for (const each of optionLoadOf(option(['plank', 'plank-leg-up'])).parts) {
       expect(each.because).toMatch(/\d|base/);
       expect(each.points).toBeGreaterThan(0);
     }
@@ -88,7 +88,7 @@ describe('demandOf', () => {
       { prop: 'cushion', place: 'under low back', role: 'support', count: 1, optional: false },
     ];
     const leaning: KeyPose[] = ['sit-lean'];
-    expect(demandOf(option(leaning, { props })).score).toBeLessThan(score(...leaning));
+    expect(optionLoadOf(option(leaning, { props })).score).toBeLessThan(score(...leaning));
   });
 
   it('knows a curl that carries its own head', () => {
@@ -99,7 +99,8 @@ describe('demandOf', () => {
 describe('springs', () => {
   it('load a press and carry a support', () => {
     const asks = (moreSpring: 'harder' | 'easier', heavy: number) =>
-      demandOf(option(['carriage-plank'], { settings: { moreSpring, springs: { heavy } } })).score;
+      optionLoadOf(option(['carriage-plank'], { settings: { moreSpring, springs: { heavy } } }))
+        .score;
     expect(asks('harder', 2)).toBeGreaterThan(asks('harder', 1));
     expect(asks('easier', 2)).toBeLessThan(asks('easier', 1));
   });

@@ -8,7 +8,7 @@ import { springForceN } from './springs.ts';
 import { weigh, type Statics } from './statics.ts';
 
 /** One reason why an option asks what it asks. */
-export interface DemandPart {
+export interface LoadPart {
   name:
     | 'trunk lever'
     | 'leg lever'
@@ -24,10 +24,10 @@ export interface DemandPart {
   because: string;
 }
 
-export interface Demand {
+export interface OptionLoad {
   /** 0 rest to 100. */
   score: number;
-  parts: DemandPart[];
+  parts: LoadPart[];
 }
 
 /**
@@ -45,12 +45,12 @@ const SCALE = {
   base: { most: 10, full: 1 },
   range: { most: 8, full: 160 },
   spring: { most: 16, full: 260 },
-} as const satisfies Record<DemandPart['name'], { most: number; full: number }>;
+} as const satisfies Record<LoadPart['name'], { most: number; full: number }>;
 
-const DEMANDS = new WeakMap<Option, Demand>();
+const DEMANDS = new WeakMap<Option, OptionLoad>();
 
 /** How much an option asks by the body model, and of what that is made. */
-export function demandOf(option: Option): Demand {
+export function optionLoadOf(option: Option): OptionLoad {
   const known = DEMANDS.get(option);
   if (known) return known;
   const made = measure(option);
@@ -62,7 +62,7 @@ export function demandOf(option: Option): Demand {
 export function effortOf(option: Option): number {
   const most = 5;
   const points = 11.5;
-  return Math.min(most, Math.round((demandOf(option).score / points) * 2) / 2);
+  return Math.min(most, Math.round((optionLoadOf(option).score / points) * 2) / 2);
 }
 
 /** The standard option's effort. */
@@ -71,7 +71,7 @@ export function effortOfExercise(exercise: Exercise): number {
   return option ? effortOf(option) : 0;
 }
 
-function measure(option: Option): Demand {
+function measure(option: Option): OptionLoad {
   const bodies = bodiesOf(option);
   const statics = bodies.map((body) => weigh(body));
   const held = supportedBy(option);
@@ -89,7 +89,7 @@ function measure(option: Option): Demand {
   return { score: Math.round(Math.min(100, score)), parts };
 }
 
-function part(name: DemandPart['name'], value: number, because: string): DemandPart {
+function part(name: LoadPart['name'], value: number, because: string): LoadPart {
   const { most, full } = SCALE[name];
   const points = Math.min(1, Math.max(0, value / full)) * most;
   return { name, points: Math.round(points * 10) / 10, because };
@@ -108,11 +108,7 @@ function supportedBy(option: Option): number {
 /** What is lifted by hand is not carried by the trunk alone. */
 const HANDS_CARRY = 0.3;
 
-function trunkLever(
-  bodies: readonly Body[],
-  statics: readonly Statics[],
-  held: number,
-): DemandPart {
+function trunkLever(bodies: readonly Body[], statics: readonly Statics[], held: number): LoadPart {
   let [most, where] = [0, 'L5/S1'];
   for (const [index, at] of statics.entries()) {
     for (const [place, moment] of trunkMoments(bodies[index], at)) {
@@ -178,7 +174,7 @@ function legLever(
   bodies: readonly Body[],
   statics: readonly Statics[],
   letDown: boolean,
-): DemandPart {
+): LoadPart {
   let [most, both] = [0, 0];
   statics.forEach(({ moments, supports }, index) => {
     const free = BODY_SIDES.map((side) => {
@@ -210,7 +206,7 @@ function isHeld(body: Body | undefined, side: 'right' | 'left'): boolean {
   );
 }
 
-function armLoad(statics: readonly Statics[]): DemandPart {
+function armLoad(statics: readonly Statics[]): LoadPart {
   let [value, hands, lever] = [0, 0, 0];
   for (const { onHands, onElbows, moments } of statics) {
     const shoulders = moments.shoulder.right + moments.shoulder.left;
@@ -225,7 +221,7 @@ function armLoad(statics: readonly Statics[]): DemandPart {
   );
 }
 
-function neckLoad(bodies: readonly Body[], statics: readonly Statics[]): DemandPart {
+function neckLoad(bodies: readonly Body[], statics: readonly Statics[]): LoadPart {
   const values = statics.map(({ moments, supports }, index) => {
     const body = bodies[index];
     const rests = supports.some(({ part: name }) => name === 'head');
@@ -244,7 +240,7 @@ function neckLoad(bodies: readonly Body[], statics: readonly Statics[]): DemandP
 /** A hand, foot or head that goes farther than this has moved. */
 const MOVED = 0.08;
 
-function movingLimbs(bodies: readonly Body[]): DemandPart {
+function movingLimbs(bodies: readonly Body[]): LoadPart {
   const ends: ((body: Body) => Vec3)[] = [
     (body) => body.right.hand,
     (body) => body.left.hand,
@@ -264,7 +260,7 @@ function fromHips(body: Body, place: Vec3): Vec3 {
 }
 
 /** The less floor is under a body and the nearer its weight is to the rim, the more balance. */
-function baseOf(bodies: readonly Body[], statics: readonly Statics[], held: number): DemandPart {
+function baseOf(bodies: readonly Body[], statics: readonly Statics[], held: number): LoadPart {
   const values = statics.map(({ supports, balanced, centre }, index) => {
     const places = supports.filter(({ share }) => share > 0.01).map(({ at }) => at);
     const spread = (axis: 0 | 2): number =>
@@ -280,7 +276,7 @@ function baseOf(bodies: readonly Body[], statics: readonly Statics[], held: numb
   return part('base', most - 0.15, most > 0.6 ? 'the base is small' : 'the base is wide');
 }
 
-function rangeOf(bodies: readonly Body[]): DemandPart {
+function rangeOf(bodies: readonly Body[]): LoadPart {
   const change = (a: Body, b: Body): number =>
     [0, 1, 2].reduce((sum, index) => {
       const at = index as 0 | 1 | 2;
@@ -305,7 +301,7 @@ function tilt(a: Body, b: Body): number {
   return toDegrees(Math.acos(Math.max(-1, Math.min(1, between))));
 }
 
-function springOf(settings: MachineSetting | undefined): DemandPart {
+function springOf(settings: MachineSetting | undefined): LoadPart {
   const force = springForceN(settings);
   if (force === 0) return part('spring', 0, 'no spring');
   if (settings?.moreSpring === 'easier') {

@@ -2,7 +2,7 @@ import { checkExercise } from '@wrenfern/core/body/check-exercise';
 import { Exercise, type Option } from '@wrenfern/core/movement/exercise';
 
 /** What stands in the way of saving, and what a second look is worth. */
-export interface DraftSigns {
+export interface UnsavedSigns {
   /** The finished exercise, once nothing stands in the way. */
   exercise: Exercise | undefined;
   faults: string[];
@@ -10,7 +10,7 @@ export interface DraftSigns {
 }
 
 /** Reads a draft against the schema and, when that holds, against the body model. */
-export function readDraft(draft: Exercise): DraftSigns {
+export function readUnsaved(draft: Exercise): UnsavedSigns {
   const read = Exercise.safeParse(draft);
   if (!read.success) {
     const faults = read.error.issues.map(({ path, message }) => `${whereOf(path)}: ${message}`);
@@ -48,7 +48,7 @@ export function numbered(options: readonly Option[]): Option[] {
 const KEY = 'wrenfern-exercise-draft ';
 
 /** A draft that was not saved is kept on this device until it is. */
-export const drafts = {
+export const unsavedExercises = {
   keep(slug: string, draft: Exercise): void {
     localStorage.setItem(KEY + slug, JSON.stringify(draft));
   },

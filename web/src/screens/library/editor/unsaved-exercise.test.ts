@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { builtInCatalogue, builtInExercises } from '@wrenfern/library';
-import { copyForStudio, numbered, readDraft, slugOf } from './exercise-draft.ts';
+import { copyForStudio, numbered, readUnsaved, slugOf } from './unsaved-exercise.ts';
 
 const hundred = builtInCatalogue.require('hundred');
 
@@ -22,19 +22,19 @@ describe('a copy for the studio', () => {
 
   it('can be saved as it is, for every built-in exercise', () => {
     for (const exercise of builtInExercises) {
-      const { faults, remarks } = readDraft(copyForStudio(exercise));
+      const { faults, remarks } = readUnsaved(copyForStudio(exercise));
       expect(faults).toEqual([]);
       expect(remarks).toEqual([]);
     }
   });
 });
 
-describe('readDraft', () => {
+describe('readUnsaved', () => {
   it('says in words what stands in the way, counted from one', () => {
     const copy = copyForStudio(hundred);
     const [first, ...others] = copy.options;
     if (!first) throw new Error('no options');
-    const { exercise, faults } = readDraft({
+    const { exercise, faults } = readUnsaved({
       ...copy,
       name: ' ',
       options: [first, ...others.map((option) => ({ ...option, stepBack: '' }))],
@@ -49,7 +49,7 @@ describe('readDraft', () => {
     const [first, ...others] = copy.options;
     if (!first) throw new Error('no options');
     const bent = { ...first, poses: [{ shape: 'supine-long', rightLeg: { flex: 0, bend: 175 } }] };
-    const { exercise, remarks } = readDraft({ ...copy, options: [bent, ...others] });
+    const { exercise, remarks } = readUnsaved({ ...copy, options: [bent, ...others] });
     expect(exercise?.slug).toBe('our-hundred');
     expect(remarks.join('\n')).toMatch(/^Option 1: .*knee/m);
   });

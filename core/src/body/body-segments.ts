@@ -9,7 +9,7 @@
 
 export type Build = 'woman' | 'man';
 
-export const SEGMENTS = [
+export const BODY_SEGMENTS = [
   'head',
   'upper trunk',
   'middle trunk',
@@ -21,7 +21,7 @@ export const SEGMENTS = [
   'shank',
   'foot',
 ] as const;
-export type Segment = (typeof SEGMENTS)[number];
+export type BodySegment = (typeof BODY_SEGMENTS)[number];
 
 interface Inertia {
   /** Share of the body's mass, of one side where there are two. */
@@ -31,7 +31,7 @@ interface Inertia {
 }
 
 /** Trunk parts: from neck to breastbone's end, to navel, to the middle of the hips. */
-export const INERTIA: Record<Build, Record<Segment, Inertia>> = {
+export const INERTIA: Record<Build, Record<BodySegment, Inertia>> = {
   woman: {
     head: { mass: 0.0668, centre: 0.4841 },
     'upper trunk': { mass: 0.1545, centre: 0.505 },
@@ -58,7 +58,7 @@ export const INERTIA: Record<Build, Record<Segment, Inertia>> = {
   },
 };
 
-export const PAIRED: ReadonlySet<Segment> = new Set([
+export const PAIRED: ReadonlySet<BodySegment> = new Set([
   'upper arm',
   'forearm',
   'hand',
