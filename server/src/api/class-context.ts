@@ -3,14 +3,12 @@ import { subWeeks } from 'date-fns';
 import { Op, QueryTypes } from 'sequelize';
 import { HandChoices, type HandChoice } from '@wrenfern/core/people/choose-option';
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
+import { FAMILIAR_WEEKS, type TaughtLesson } from '@wrenfern/core/log/familiar';
 import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
 import type { Member } from '../auth/session.ts';
 import { databaseOfModels, PlanRevision } from '../db/models.ts';
 import { openBooking, openRecord } from '../keeping/records.ts';
 import { rowsOf } from '../db/studio-rows.ts';
-
-/** An exercise is new to a group when fewer than half have done it in this time. Common practice. */
-const FAMILIAR_WEEKS = 8;
 
 /** Somebody booked into a class, with their record and what holds today. */
 export interface Booked {
@@ -79,13 +77,6 @@ export function shownTo({ role }: Member, booked: readonly Booked[]): Booked[] {
     today: ask(each.today),
     todayNote: each.todayNote ? ASK : '',
   }));
-}
-
-/** A class that was taught: when, what, and who came. */
-export interface TaughtLesson {
-  startsAt: Date;
-  exercises: string[];
-  personIds: Set<string>;
 }
 
 /** Exercises of plans as taught; a saved revision never changes. */
@@ -163,43 +154,4 @@ async function exercisesTaught(
       exercisesOfRevision.get(keyOf(id, taughtRevision)) ?? [],
     ]),
   );
-}
-
-/** Exercises that at least half of these people did in the weeks before a class. */
-export function familiarTo(
-  lessons: readonly TaughtLesson[],
-  personIds: readonly string[],
-  before: Date,
-): string[] {
-  if (personIds.length === 0) return [];
-  const earliest = subWeeks(before, FAMILIAR_WEEKS);
-  const knownBy = new Map<string, Set<string>>();
-  for (const lesson of lessons) {
-    if (lesson.startsAt < earliest || lesson.startsAt >= before) continue;
-    const came = personIds.filter((id) => lesson.personIds.has(id));
-    for (const exercise of lesson.exercises) {
-      const people = knownBy.get(exercise) ?? new Set<string>();
-      for (const id of came) people.add(id);
-      knownBy.set(exercise, people);
-    }
-  }
-  return [...knownBy.entries()]
-    .filter(([, people]) => people.size * 2 >= personIds.length)
-    .map(([slug]) => slug)
-    .sort();
-}
-
-/** How many of the last classes count as lately. */
-const LATELY_CLASSES = 3;
-
-/** Exercises of the last classes that any of these people came to, newest first. */
-export function latelyDone(
-  lessons: readonly TaughtLesson[],
-  personIds: readonly string[],
-): string[] {
-  const own = lessons
-    .filter((lesson) => personIds.some((id) => lesson.personIds.has(id)))
-    .sort((a, b) => b.startsAt.getTime() - a.startsAt.getTime())
-    .slice(0, LATELY_CLASSES);
-  return [...new Set(own.flatMap(({ exercises }) => exercises))];
 }

@@ -1,5 +1,6 @@
 import { Op, QueryTypes } from 'sequelize';
 import { emptyPlan } from '@wrenfern/core/plan/empty-plan';
+import { familiarTo, latelyDone } from '@wrenfern/core/log/familiar';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
 import { dayIn } from '@wrenfern/core/week/studio-time';
@@ -9,7 +10,7 @@ import type { Member } from '../auth/session.ts';
 import { ClassNote, ClassRow, databaseOfModels, KeptPlan, StandingGroup } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { noteAccess } from '../keeping/trail.ts';
-import { attendeesOf, familiarTo, latelyDone, shownTo, taughtBetween } from './class-context.ts';
+import { attendeesOf, shownTo, taughtBetween } from './class-context.ts';
 import { ApiError } from './errors.ts';
 import { peopleOf as peopleOfGroups } from './groups.ts';
 import { changeDetails } from './class-details.ts';

@@ -1,3 +1,4 @@
+import { familiarTo, type TaughtLesson } from '@wrenfern/core/log/familiar';
 import { exerciseItemsOf, itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
@@ -14,14 +15,7 @@ import {
 } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import type { Workers } from '../work/pool.ts';
-import {
-  attendeesOf,
-  familiarTo,
-  shownTo,
-  taughtBetween,
-  type Booked,
-  type TaughtLesson,
-} from './class-context.ts';
+import { attendeesOf, shownTo, taughtBetween, type Booked } from './class-context.ts';
 import { ownExercisesFor } from './studio-catalogue.ts';
 import { studioOf } from './studio.ts';
 

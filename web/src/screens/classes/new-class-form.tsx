@@ -15,7 +15,7 @@ import { Button } from '../../parts/button.tsx';
 import { showWhen } from '../../parts/dates.ts';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
 import { FormError } from '../../parts/form-error.tsx';
-import { schoolChoices, schoolOf } from '../../parts/school-choices.ts';
+import { schoolChoices, schoolOf } from '@wrenfern/core/plan/school-choices';
 import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
 import { dayAfter, dayIn, momentIn, noonOf } from '@wrenfern/core/week/studio-time';
 

@@ -37,7 +37,8 @@ import { ConflictDialog } from './editor/conflict-dialog.tsx';
 import { useWalk } from './walk.ts';
 import { UnreadableCopy } from './editor/unreadable-copy.tsx';
 import { findUnsaved, keepUnsaved } from './editor/unsaved-plan.ts';
-import { dropNew, dropRow, headerId, rowId, slugOf } from './score/drag.ts';
+import { headerId, placeNew, placeRow, rowId } from '@wrenfern/core/review/arrange-rows';
+import { slugOf } from './score/drag.ts';
 import { Foot } from './findings/foot.tsx';
 import { Inspector } from './details/inspector.tsx';
 import { PlanScreenContext } from './editor/plan-context.tsx';
@@ -221,8 +222,8 @@ function DragArea({
     const slug = slugOf(String(active.id));
     const exercise = slug ? catalogue.get(slug) : undefined;
     return exercise
-      ? dropNew(plan, exercise, String(over.id))
-      : dropRow(plan, String(active.id), String(over.id));
+      ? placeNew(plan, exercise, String(over.id))
+      : placeRow(plan, String(active.id), String(over.id));
   };
   const letGo = () => {
     setDragged(undefined);

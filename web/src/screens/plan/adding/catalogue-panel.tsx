@@ -17,7 +17,8 @@ import { ToggleChip } from '../../../parts/chip.tsx';
 import { inputClass } from '../../../parts/field.tsx';
 import { Figure } from '../../../parts/figure.tsx';
 import { MOVE_WORDS } from '@wrenfern/core/movement/words';
-import { addBehind, newId } from '../score/drag.ts';
+import { addBehind } from '@wrenfern/core/review/arrange-rows';
+import { newId } from '../score/drag.ts';
 import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 import { readTyped } from './typed-exercise.ts';
 

@@ -25,7 +25,7 @@ import { Stepper } from '../../../parts/stepper.tsx';
 import { capital, FOUNDATION_WORDS, POSITION_WORDS } from '@wrenfern/core/movement/words';
 import { DoseEditor } from './dose-editor.tsx';
 import { MakeVariants, VariantsEditor } from './variants-editor.tsx';
-import { nudge } from '../score/drag.ts';
+import { nudge } from '@wrenfern/core/review/arrange-rows';
 import { PlanDetailsPanel } from './plan-details.tsx';
 import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 

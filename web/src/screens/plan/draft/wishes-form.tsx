@@ -15,7 +15,7 @@ import { ToggleChip } from '../../../parts/chip.tsx';
 import { inputClass } from '../../../parts/field.tsx';
 import { Select } from '../../../parts/select.tsx';
 import { Stepper } from '../../../parts/stepper.tsx';
-import { schoolChoices, schoolOf, schoolValue } from '../../../parts/school-choices.ts';
+import { schoolChoices, schoolOf, schoolValue } from '@wrenfern/core/plan/school-choices';
 
 interface FormProps {
   wishes: DraftWishes;

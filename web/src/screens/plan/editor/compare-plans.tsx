@@ -9,7 +9,7 @@ import { useCatalogue } from '../../../data/catalogue.tsx';
 import { analyseClass } from '../../../data/class-analysis.ts';
 import { Sheet } from '../../../parts/dialog.tsx';
 import { Rose } from '../../../parts/rose.tsx';
-import { compareFindings, findingId } from '../findings/findings.ts';
+import { compareFindings, findingId } from '@wrenfern/core/review/finding-list';
 
 export interface Version {
   name: string;

@@ -4,8 +4,8 @@ import type { Finding, Repair } from '@wrenfern/core/review/rule';
 import { itemsOf } from '@wrenfern/core/plan/plan';
 import type { KeyHint } from '../../../parts/keys-help.tsx';
 import { isTyping } from '../../../parts/typing.ts';
-import { nudge } from '../score/drag.ts';
-import { findingId, stepFinding } from '../findings/findings.ts';
+import { nudge } from '@wrenfern/core/review/arrange-rows';
+import { findingId, stepFinding } from '@wrenfern/core/review/finding-list';
 import type { PlanEditor } from './plan-editor.ts';
 
 /** The field that `/` leads to. */

@@ -16,7 +16,7 @@ import {
   groupFindings,
   stepFinding,
   type FindingFilter,
-} from './findings.ts';
+} from '@wrenfern/core/review/finding-list';
 import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 
 /** What is left to settle, grouped and counted; one finding at a time with its reason and repairs. */

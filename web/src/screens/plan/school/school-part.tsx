@@ -9,8 +9,13 @@ import { useCatalogue } from '../../../data/catalogue.tsx';
 import { analyseClass } from '../../../data/class-analysis.ts';
 import { Button } from '../../../parts/button.tsx';
 import { Select } from '../../../parts/select.tsx';
-import { compareFindings, type Change } from '../findings/findings.ts';
-import { isOutdated, schoolChoices, schoolOf, schoolValue } from '../../../parts/school-choices.ts';
+import { compareFindings, type Change } from '@wrenfern/core/review/finding-list';
+import {
+  isOutdated,
+  schoolChoices,
+  schoolOf,
+  schoolValue,
+} from '@wrenfern/core/plan/school-choices';
 import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 
 interface Difference extends Change {

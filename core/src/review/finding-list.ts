@@ -1,4 +1,4 @@
-import type { Finding, RuleKind } from '@wrenfern/core/review/rule';
+import type { Finding, RuleKind } from './rule.ts';
 
 /** Tells a finding from all others of a class. */
 export const findingId = ({ rule, key }: Finding): string => `${rule} ${key}`;

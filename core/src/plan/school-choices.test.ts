@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { SchoolRules } from '@wrenfern/core/plan/school';
-import { SCHOOLS } from '@wrenfern/core/plan/schools';
+import type { SchoolRules } from './school.ts';
+import { SCHOOLS } from './schools.ts';
 import { isOutdated, schoolChoices, schoolOf, schoolValue } from './school-choices.ts';
 
 const ours: SchoolRules = { ...SCHOOLS.classic, id: 'ours', name: 'Ours' };

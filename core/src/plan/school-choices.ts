@@ -1,6 +1,6 @@
-import { SCHOOL_IDS, type School } from '@wrenfern/core/plan/plan';
-import type { SchoolRules } from '@wrenfern/core/plan/school';
-import { rulesOf, SCHOOLS } from '@wrenfern/core/plan/schools';
+import { SCHOOL_IDS, type School } from './plan.ts';
+import type { SchoolRules } from './school.ts';
+import { rulesOf, SCHOOLS } from './schools.ts';
 
 /** The school of a plan as the value of a list: its id. */
 export function schoolValue(school: School): string {

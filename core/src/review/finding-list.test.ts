@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import type { Finding, RuleKind } from '@wrenfern/core/review/rule';
+import type { Finding, RuleKind } from './rule.ts';
 import {
   compareFindings,
   filterFindings,
   findingAbout,
   groupFindings,
   stepFinding,
-} from './findings.ts';
+} from './finding-list.ts';
 
 const finding = (key: string, kind: RuleKind, binding: boolean): Finding => ({
   rule: 'a-rule',
