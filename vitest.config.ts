@@ -7,6 +7,7 @@ const project = (name: string, include: string[]) => ({
     include,
     environment: 'node' as const,
     testTimeout: 60_000,
+    hookTimeout: 60_000,
     // Nothing of the core keeps state between tests: its modules are read once, not for every file.
     isolate: false,
   },

@@ -88,4 +88,7 @@ export const LENGTH = {
 } as const;
 
 /** Half the distance between the two hips, and the two shoulders. */
+/** Metres: of whom is told in metres where nobody is named. A middle stature, common practice. */
+export const STATURE_M = 1.75;
+
 export const HALF_WIDTH = { hips: 0.052, shoulders: 0.1 } as const;

@@ -39,6 +39,12 @@ function poseSentences(option: Option): string[] {
   );
 }
 
+/**
+ * How much of an axis of the pelvis must look up or down for a position to be what it is called: 1 is straight
+ * up, 0.3 a trunk tipped by 17 degrees. Rough on purpose: it tells positions apart and leaves them room.
+ */
+const FACING = { lying: 0.3, onHands: 0.2, upright: 0.85, onSide: 0.7, sideSupport: 0.6 } as const;
+
 /** How the trunk lies: which of its axes looks up, and how far. */
 function attitudeFits(position: Position, body: Body): boolean {
   const front = rotate(body.pelvisTurn, FRONT)[1];
@@ -47,16 +53,16 @@ function attitudeFits(position: Position, body: Body): boolean {
   const rests = (part: string): boolean => body.pose.rest.some(([name]) => name === part);
   switch (position) {
     case 'supine':
-      return front > 0.3 || up < -0.3;
+      return front > FACING.lying || up < -FACING.lying;
     case 'prone':
-      return front < -0.3;
+      return front < -FACING.lying;
     case 'quadruped':
     case 'plank':
-      return front < -0.2 || rests('hands') || up < 0.85;
+      return front < -FACING.onHands || rests('hands') || up < FACING.upright;
     case 'side-lying':
-      return side > 0.7 || rests('pelvis');
+      return side > FACING.onSide || rests('pelvis');
     case 'side-support':
-      return side > 0.6;
+      return side > FACING.sideSupport;
     case 'seated':
       return rests('pelvis') || rests('feet') || rests('ribs');
     case 'kneeling':
@@ -134,7 +140,7 @@ function balanceSentences(option: Option, exercise: Exercise): string[] {
   );
 }
 
-/** Nearly five centimetres on a body of 1.70 m: two, and what flesh and a soft prop give. */
+/** Nearly five centimetres on a body of 1.75 m: two, and what flesh and a soft prop give. */
 const TOUCHING = 0.028;
 
 function propSentences(option: Option): string[] {

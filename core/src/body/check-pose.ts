@@ -1,3 +1,4 @@
+import { STATURE_M } from './body-segments.ts';
 import type { RestPart } from '../movement/pose.ts';
 import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import { JOINT_LIMITS, type JointRange } from './joint-limits.ts';
@@ -13,8 +14,10 @@ export interface PoseFault {
   sentence: string;
 }
 
-/** Two centimetres on a body of 1.70 m. */
+/** Two centimetres on a body of 1.75 m. */
 const TOLERANCE = 0.012;
+/** An arm out to the side by more than this has its lift measured about another line: that is not checked. */
+const LIFTED_ASIDE_DEG = 60;
 
 export function faultsOf(body: Body): PoseFault[] {
   return [
@@ -52,7 +55,7 @@ function jointFaults(body: Body): PoseFault[] {
     test(`${side} elbow`, JOINT_LIMITS.elbow, hingeAngle(limbs.upperArm, limbs.forearm));
     test(`${side} ankle`, JOINT_LIMITS.ankle, pointOf(limbs.shank, limbs.foot));
     const arm = ballJointAngles(body.highTurn, limbs.upperArm, side);
-    if (Math.abs(arm.out) < 60)
+    if (Math.abs(arm.out) < LIFTED_ASIDE_DEG)
       test(`${side} shoulder: lift`, JOINT_LIMITS.shoulder.flex, fold(arm.flex));
   }
   return faults;
@@ -99,7 +102,7 @@ function undergroundFaults(body: Body): PoseFault[] {
     for (const solid of partSolids(body, part)) {
       const low = solid.centre[1] - extent(solid, UP);
       if (low >= -TOLERANCE) continue;
-      const depth = Math.round(-low * 170);
+      const depth = Math.round(-low * STATURE_M * 100);
       const sentence = `${namePart(part, solid.side)} is ${depth} cm under the floor.`;
       if (faults.some((fault) => fault.sentence === sentence)) continue;
       faults.push({
@@ -121,7 +124,7 @@ function reachFaults(body: Body): PoseFault[] {
       if (!target || away <= TOLERANCE) return;
       faults.push({
         kind: 'unreached',
-        sentence: `the ${side} ${what} is ${Math.round(away * 170)} cm short of the ${target}.`,
+        sentence: `the ${side} ${what} is ${Math.round(away * STATURE_M * 100)} cm short of the ${target}.`,
       });
     };
     test('hand', arm.hand, limbs.short.arm);
@@ -138,7 +141,7 @@ function restFaults(body: Body): PoseFault[] {
     return [
       {
         kind: 'unrested' as const,
-        sentence: `the ${part} should carry the body; ${Math.abs(Math.round(away * 170))} cm ${away > 0 ? 'are missing' : 'too low'}.`,
+        sentence: `the ${part} should carry the body; ${Math.abs(Math.round(away * STATURE_M * 100))} cm ${away > 0 ? 'are missing' : 'too low'}.`,
       },
     ];
   });

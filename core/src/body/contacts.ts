@@ -16,7 +16,7 @@ export interface Contact {
   firmness: number;
 }
 
-/** Two centimetres on a body of 1.70 m. */
+/** Two centimetres on a body of 1.75 m. */
 const NEAR = 0.012;
 
 /** Everything that touches the floor, what the pose says it rests on, the box or the bar. */
@@ -47,11 +47,13 @@ export function contactsOf(body: Body): Contact[] {
 
 const TRUNK_PARTS: ReadonlySet<RestPart> = new Set(['pelvis', 'waist', 'ribs', 'shoulders']);
 
+/** Of the length and width of the flesh, so much is pressed flat. Common practice. */
+const PATCH_SHARE = 0.6;
+
 /** Flesh flattens: the trunk bears on a patch, here its four corners. */
 function patchOf(under: Vec3, solid: Parameters<typeof extent>[0]): Vec3[] {
-  const share = 0.6;
-  const long = extent(solid, [1, 0, 0]) * share;
-  const wide = extent(solid, [0, 0, 1]) * share;
+  const long = extent(solid, [1, 0, 0]) * PATCH_SHARE;
+  const wide = extent(solid, [0, 0, 1]) * PATCH_SHARE;
   return [
     add(under, [long, 0, wide]),
     add(under, [long, 0, -wide]),
@@ -60,18 +62,25 @@ function patchOf(under: Vec3, solid: Parameters<typeof extent>[0]): Vec3[] {
   ];
 }
 
+/**
+ * How readily a part takes weight beside the others, the trunk and what a pose declares taking it whole; a
+ * hand that was not put down only touches. Fitted to what people feel carries them: common practice.
+ */
+const FIRMNESS = { whole: 1, hand: 0.6, touch: 0.02, head: 0.3, leg: 0.4, handOnBar: 0.8 } as const;
+
 function firmnessOf(
   body: Body,
   part: RestPart,
   side: BodySide | undefined,
   declared: boolean,
 ): number {
-  if (TRUNK_PARTS.has(part)) return 1;
-  if (declared) return 1;
+  if (TRUNK_PARTS.has(part) || declared) return FIRMNESS.whole;
   if (side && (part === 'hands' || part === 'elbows')) {
-    return body[side].planted.arm && body.pose[side].arm.hand !== 'thigh' ? 0.6 : 0.02;
+    return body[side].planted.arm && body.pose[side].arm.hand !== 'thigh'
+      ? FIRMNESS.hand
+      : FIRMNESS.touch;
   }
-  return part === 'head' ? 0.3 : 0.4;
+  return part === 'head' ? FIRMNESS.head : FIRMNESS.leg;
 }
 
 function surfaceUnder(
@@ -96,11 +105,15 @@ function surfaceUnder(
 function lyingFeet(body: Body): Contact[] {
   return BODY_SIDES.filter((side) => body.pose[side].leg.foot === 'lying').map((side) => {
     const [x, , z] = body[side].ankle;
-    return { part: 'feet', side, at: [x, 0, z], on: 'floor', firmness: 0.4 };
+    return { part: 'feet', side, at: [x, 0, z], on: 'floor', firmness: FIRMNESS.leg };
   });
 }
 
+/** Shares of stature: how far a palm may be from the bar and still hold it; how far over its middle it lies. */
 const ON_BAR = 0.09;
+const PALM_OVER_BAR = 0.03;
+/** From the wrist towards the middle of the hand. */
+const PALM_SHARE = 0.45;
 
 function barContacts(body: Body): Contact[] {
   const machine = body.pose.machine;
@@ -111,17 +124,17 @@ function barContacts(body: Body): Contact[] {
     const limbs = body[side];
     const bar: Vec3 = [x, y, limbs.ankle[2]];
     if (body.pose[side].leg.foot?.includes('bar')) {
-      contacts.push({ part: 'feet', side, at: bar, on: 'bar', firmness: 0.4 });
+      contacts.push({ part: 'feet', side, at: bar, on: 'bar', firmness: FIRMNESS.leg });
     }
-    const palm = mix(limbs.wrist, limbs.hand, 0.45);
-    const onBar = distance([palm[0], palm[1], 0], [x, y + 0.03, 0]) < ON_BAR;
+    const palm = mix(limbs.wrist, limbs.hand, PALM_SHARE);
+    const onBar = distance([palm[0], palm[1], 0], [x, y + PALM_OVER_BAR, 0]) < ON_BAR;
     if (body.pose[side].arm.hand === 'bar' && onBar) {
       contacts.push({
         part: 'hands',
         side,
         at: add(bar, [0, 0, palm[2] - bar[2]]),
         on: 'bar',
-        firmness: 0.8,
+        firmness: FIRMNESS.handOnBar,
       });
     }
   }

@@ -1,3 +1,4 @@
+import { STATURE_M } from './body-segments.ts';
 import { PROP_WORDS } from '../movement/words.ts';
 import type { Exercise, Option } from '../movement/exercise.ts';
 import type { KeyPose } from '../movement/pose.ts';
@@ -47,7 +48,6 @@ export interface FloorSpace {
   widthM: number;
 }
 
-const STATURE = 1.75;
 const MAT: FloorSpace = { lengthM: 1.8, widthM: 0.6 };
 const MARGIN_M = 0.1;
 
@@ -62,7 +62,7 @@ export function floorSpaceOf(exercise: Exercise): FloorSpace {
     }
   }
   const metres = (places: number[]): number =>
-    Math.ceil(((Math.max(...places) - Math.min(...places)) * STATURE + MARGIN_M) * 10) / 10;
+    Math.ceil(((Math.max(...places) - Math.min(...places)) * STATURE_M + MARGIN_M) * 10) / 10;
   return {
     lengthM: Math.max(MAT.lengthM, metres(xs)),
     widthM: Math.max(MAT.widthM, metres(zs)),

@@ -1,4 +1,5 @@
-import type { Exercise, MachineSetting, Option } from '../movement/exercise.ts';
+import type { Exercise, MachineSetting, Option, PropUse } from '../movement/exercise.ts';
+import type { ArmPose } from '../movement/pose.ts';
 import { BODY_SIDES } from './full-pose.ts';
 import { bodiesOf } from './option-body.ts';
 import { fullPose } from './shapes/index.ts';
@@ -47,22 +48,24 @@ const SCALE = {
   spring: { most: 16, full: 260 },
 } as const satisfies Record<LoadPart['name'], { most: number; full: number }>;
 
-const DEMANDS = new WeakMap<Option, OptionLoad>();
+const LOADS = new WeakMap<Option, OptionLoad>();
 
 /** How much an option asks by the body model, and of what that is made. */
 export function optionLoadOf(option: Option): OptionLoad {
-  const known = DEMANDS.get(option);
+  const known = LOADS.get(option);
   if (known) return known;
   const made = measure(option);
-  DEMANDS.set(option, made);
+  LOADS.set(option, made);
   return made;
 }
 
-/** The demand on the scale that classes are planned with: 0 rest to 5 very strong. */
+/** The scale that classes are planned with: points of load to a step, in halves, and the last step. */
+const EFFORT = { pointsAStep: 11.5, most: 5 } as const;
+
+/** The load on the scale that classes are planned with: 0 rest to 5 very strong. */
 export function effortOf(option: Option): number {
-  const most = 5;
-  const points = 11.5;
-  return Math.min(most, Math.round((optionLoadOf(option).score / points) * 2) / 2);
+  const steps = optionLoadOf(option).score / EFFORT.pointsAStep;
+  return Math.min(EFFORT.most, Math.round(steps * 2) / 2);
 }
 
 /** The standard option's effort. */
@@ -95,17 +98,30 @@ function part(name: LoadPart['name'], value: number, because: string): LoadPart 
   return { name, points: Math.round(points * 10) / 10, because };
 }
 
-/** Shares of the trunk's lever that a prop or a strap takes over. */
+/** Places of a prop that carries part of the trunk. */
+const TRUNK_PLACES: ReadonlySet<PropUse['place']> = new Set([
+  'under low back',
+  'behind low back',
+  'between shoulder blades',
+  'at bottom of ribs',
+  'under shoulder blades',
+  'under body',
+] as const);
+
+/** The share of the trunk's lever that a prop or a strap takes over: about a third. Common practice. */
+const SUPPORT_TAKES = 0.35;
+
 function supportedBy(option: Option): number {
   const propped = option.props.some(
-    ({ role, place }) =>
-      role === 'support' && /low back|shoulder blades|ribs|under body/.test(place),
+    ({ role, place }) => role === 'support' && TRUNK_PLACES.has(place),
   );
   const strapped = option.poses.some((pose) => fullPose(pose).machine?.straps === 'hands');
-  return propped || option.held || (strapped && option.levers.includes('support')) ? 0.35 : 0;
+  return propped || option.held || (strapped && option.levers.includes('support'))
+    ? SUPPORT_TAKES
+    : 0;
 }
 
-/** What is lifted by hand is not carried by the trunk alone. */
+/** What is lifted by hand is not carried by the trunk alone: so much is left. Common practice. */
 const HANDS_CARRY = 0.3;
 
 function trunkLever(bodies: readonly Body[], statics: readonly Statics[], held: number): LoadPart {
@@ -125,7 +141,7 @@ function trunkLever(bodies: readonly Body[], statics: readonly Statics[], held: 
 
 const UPPER_PARTS: readonly string[] = ['waist', 'ribs', 'shoulders', 'head', 'elbows', 'hands'];
 const LEG_PARTS: readonly string[] = ['knees', 'feet', 'toes'];
-/** Carries more than this share of the weight: rests. */
+/** Carries more than this share of the weight: rests. Less is a touch. */
 const RESTS = 0.02;
 
 /**
@@ -155,20 +171,29 @@ function trunkMoments(body: Body | undefined, at: Statics): [place: string, mome
   return [['the hips', free], ...(upperHangs ? hang.slice(1) : [])];
 }
 
+/** Degrees of rounding from which a back hangs in its ligaments. Common practice. */
+const HANGING_DEG = 40;
+
 /** A rounded back that hangs forward is held by its ligaments more than by work. */
 function hangsForward(body: Body | undefined): boolean {
   if (!body) return false;
   const [low, middle, upper] = body.pose.round;
-  return low + middle + upper > 40 && body.pose.lean >= 0;
+  return low + middle + upper > HANGING_DEG && body.pose.lean >= 0;
 }
 
+/** What is left to the muscles then. Common practice. */
 const LIGAMENTS_LEAVE = 0.4;
 
-/** The same moment is more for the smaller trunk that is left higher up. */
+/** The same moment is more for the smaller trunk that is left higher up. Fitted to the library's ladders. */
 const HIGHER_UP = { middle: 1.3, upper: 3.2 } as const;
 
-/** Moments of lying quietly, which ask nothing. */
+/** Moments of lying quietly, in shares of weight × stature, which ask nothing. */
 const LEAST_LEVER = 0.016;
+
+/** In shares of weight × stature: what a leg asks that only lies, and the most that standing on it asks. */
+const LEG = { resting: 0.008, standingMost: 0.06, standingShare: 0.5 } as const;
+/** Less of the weight than this on a foot is a touch. */
+const TOUCH = 0.01;
 
 function legLever(
   bodies: readonly Body[],
@@ -179,39 +204,63 @@ function legLever(
   statics.forEach(({ moments, supports }, index) => {
     const free = BODY_SIDES.map((side) => {
       const stands = supports.some(
-        (at) => at.side === side && at.share > 0.01 && ['feet', 'toes', 'knees'].includes(at.part),
+        (at) => at.side === side && at.share > TOUCH && ['feet', 'toes', 'knees'].includes(at.part),
       );
       const held = isHeld(bodies[index], side) ? HANDS_CARRY : 1;
-      const weightBearing = Math.min(moments.hip[side], 0.06) * 0.5;
-      return stands ? Math.max(0, weightBearing - 0.008) : moments.hip[side] * held;
+      const bearing = Math.min(moments.hip[side], LEG.standingMost) * LEG.standingShare;
+      return stands ? Math.max(0, bearing - LEG.resting) : moments.hip[side] * held;
     });
     const sum = (free[0] ?? 0) + (free[1] ?? 0);
     if (sum > both) [both, most] = [sum, Math.max(...free)];
   });
   return part(
     'leg lever',
-    (both - 0.008) * (letDown ? HANDS_CARRY : 1),
+    (both - LEG.resting) * (letDown ? HANDS_CARRY : 1),
     `the legs turn about the hips with ${perMille(both)}, the greater with ${perMille(most)}`,
   );
 }
 
+type Hold = ArmPose['hand'];
+/** Hands on the leg of their own side, on the leg of the other, and holds that spare the neck. */
+const OWN_LEG: ReadonlySet<Hold> = new Set([
+  'thigh',
+  'back of thigh',
+  'knee',
+  'shin',
+  'ankle',
+  'foot',
+] as const);
+const OTHER_LEG: ReadonlySet<Hold> = new Set(['other thigh', 'other knee', 'other foot'] as const);
+/** A forearm held or borne on is counted among these: the head is then kept close over its support. */
+const SPARES_NECK: ReadonlySet<Hold> = new Set(['head', 'forehead', 'ear', 'forearm'] as const);
+
 function isHeld(body: Body | undefined, side: 'right' | 'left'): boolean {
   if (!body) return false;
-  const holds = /thigh|knee|shin|ankle|foot/;
-  const own = body.pose[side].arm.hand ?? '';
-  const other = body.pose[side === 'right' ? 'left' : 'right'].arm.hand ?? '';
+  const own = body.pose[side].arm.hand;
+  const other = body.pose[side === 'right' ? 'left' : 'right'].arm.hand;
   const strap = body.pose.machine?.straps === 'feet';
-  return (
-    strap || (holds.test(own) && !own.startsWith('other')) || /^other (thigh|knee|foot)/.test(other)
-  );
+  return strap || OWN_LEG.has(own) || OTHER_LEG.has(other);
 }
+
+/**
+ * Arms that bear as much as in a plank on the hands (three quarters of the weight) come to `bearing`; an
+ * elbow asks less than a hand. To that comes the lever about the shoulders, past that of hanging arms.
+ */
+const ARMS = {
+  elbow: 0.8,
+  plankShare: 0.75,
+  bearing: 0.8,
+  hanging: 0.017,
+  fullLever: 0.12,
+} as const;
 
 function armLoad(statics: readonly Statics[]): LoadPart {
   let [value, hands, lever] = [0, 0, 0];
   for (const { onHands, onElbows, moments } of statics) {
     const shoulders = moments.shoulder.right + moments.shoulder.left;
-    const borne = (onHands + onElbows * 0.8) / 0.75;
-    const asked = borne * 0.8 + Math.max(0, shoulders - 0.017) / 0.12;
+    const borne = (onHands + onElbows * ARMS.elbow) / ARMS.plankShare;
+    const lifted = Math.max(0, shoulders - ARMS.hanging) / ARMS.fullLever;
+    const asked = borne * ARMS.bearing + lifted;
     if (asked > value) [value, hands, lever] = [asked, onHands + onElbows, shoulders];
   }
   return part(
@@ -221,6 +270,9 @@ function armLoad(statics: readonly Statics[]): LoadPart {
   );
 }
 
+/** A neck rounded this far on a trunk that faces up is curled: the front of it works besides. */
+const CURLED = { roundDeg: 15, facingUp: 0.3, extra: 0.009 } as const;
+
 function neckLoad(bodies: readonly Body[], statics: readonly Statics[]): LoadPart {
   const values = statics.map(({ moments, supports }, index) => {
     const body = bodies[index];
@@ -228,16 +280,17 @@ function neckLoad(bodies: readonly Body[], statics: readonly Statics[]): LoadPar
     const handed =
       body &&
       [body.right, body.left].some(({ planted }) => planted.arm) &&
-      /head|forehead|ear/.test(`${body.pose.right.arm.hand ?? ''}${body.pose.left.arm.hand ?? ''}`);
+      BODY_SIDES.some((side) => SPARES_NECK.has(body.pose[side].arm.hand));
     if (!body || rests || handed) return 0;
-    const curled = body.pose.round[3] > 15 && rotate(body.pelvisTurn, FRONT)[1] > 0.3;
-    return moments.neck + (curled ? 0.009 : 0);
+    const curled =
+      body.pose.round[3] > CURLED.roundDeg && rotate(body.pelvisTurn, FRONT)[1] > CURLED.facingUp;
+    return moments.neck + (curled ? CURLED.extra : 0);
   });
   const most = Math.max(...values);
   return part('neck', most, `nothing carries the head: ${perMille(most)} about the neck`);
 }
 
-/** A hand, foot or head that goes farther than this has moved. */
+/** A hand, foot or head that goes farther than this share of stature has moved. */
 const MOVED = 0.08;
 
 function movingLimbs(bodies: readonly Body[]): LoadPart {
@@ -259,22 +312,44 @@ function fromHips(body: Body, place: Vec3): Vec3 {
   return [place[0] - body.hips[0], place[1] - body.hips[1], place[2] - body.hips[2]];
 }
 
+/**
+ * In shares of stature: lengths of a base from which more is no wider, the height of a centre that counts
+ * whole, a resting part so high that it wobbles. Points of a whole: what a wobble adds, what a body asks
+ * that no support balances, what every base has, from where it is called small. Fitted to the library.
+ */
+const BASE = {
+  long: 0.35,
+  wide: 0.16,
+  high: 0.5,
+  wobblesFrom: 0.3,
+  wobble: 0.5,
+  unbalanced: 0.55,
+  usual: 0.15,
+  small: 0.6,
+} as const;
+
 /** The less floor is under a body and the nearer its weight is to the rim, the more balance. */
 function baseOf(bodies: readonly Body[], statics: readonly Statics[], held: number): LoadPart {
   const values = statics.map(({ supports, balanced, centre }, index) => {
-    const places = supports.filter(({ share }) => share > 0.01).map(({ at }) => at);
+    const places = supports.filter(({ share }) => share > TOUCH).map(({ at }) => at);
     const spread = (axis: 0 | 2): number =>
       places.length === 0
         ? 0
         : Math.max(...places.map((at) => at[axis])) - Math.min(...places.map((at) => at[axis]));
-    const narrow = 1 - Math.min(1, spread(0) / 0.35) * 0.5 - Math.min(1, spread(2) / 0.16) * 0.5;
-    const height = Math.min(1, centre[1] / 0.5);
-    const wobble = bodies[index]?.pose.rest.some(([, at]) => at > 0.3) ? 0.5 : 0;
-    return (balanced ? narrow * (0.5 + height) : 0.55 * (1 - held)) + wobble;
+    const [long, wide] = [Math.min(1, spread(0) / BASE.long), Math.min(1, spread(2) / BASE.wide)];
+    const narrow = 1 - long / 2 - wide / 2;
+    const height = Math.min(1, centre[1] / BASE.high);
+    const isHigh = bodies[index]?.pose.rest.some(([, at]) => at > BASE.wobblesFrom);
+    const asked = balanced ? narrow * (0.5 + height) : BASE.unbalanced * (1 - held);
+    return asked + (isHigh ? BASE.wobble : 0);
   });
   const most = Math.max(...values);
-  return part('base', most - 0.15, most > 0.6 ? 'the base is small' : 'the base is wide');
+  const words = most > BASE.small ? 'the base is small' : 'the base is wide';
+  return part('base', most - BASE.usual, words);
 }
+
+/** A tilt of the pelvis is shared with the hips: half of it is the back's. Common practice. */
+const TILT_COUNTS = 0.5;
 
 function rangeOf(bodies: readonly Body[]): LoadPart {
   const change = (a: Body, b: Body): number =>
@@ -287,7 +362,7 @@ function rangeOf(bodies: readonly Body[]): LoadPart {
         Math.abs(a.pose.turn[at] - b.pose.turn[at])
       );
     }, 0) +
-    tilt(a, b) * 0.5;
+    tilt(a, b) * TILT_COUNTS;
   let most = 0;
   bodies.slice(1).forEach((body, index) => {
     const before = bodies[index];
@@ -301,12 +376,19 @@ function tilt(a: Body, b: Body): number {
   return toDegrees(Math.acos(Math.max(-1, Math.min(1, between))));
 }
 
+/** A spring that carries: from this force on it leaves nothing to do; what is missing counts less than a pull. */
+const CARRYING = { fullN: 200, counts: 0.8 } as const;
+
 function springOf(settings: MachineSetting | undefined): LoadPart {
   const force = springForceN(settings);
   if (force === 0) return part('spring', 0, 'no spring');
   if (settings?.moreSpring === 'easier') {
-    const missing = Math.max(0, 200 - force);
-    return part('spring', missing * 0.8, `the spring carries about ${force} N; less is harder`);
+    const missing = Math.max(0, CARRYING.fullN - force);
+    return part(
+      'spring',
+      missing * CARRYING.counts,
+      `the spring carries about ${force} N; less is harder`,
+    );
   }
   return part('spring', force, `the spring pulls with about ${force} N at mid stroke`);
 }

@@ -33,8 +33,10 @@ export function shareWeight(
   return { supports, balanced: isBalanced(supports, centre) };
 }
 
-/** A centimetre and a half of lever, on a body of 1.70 m. */
+/** A centimetre and a half of lever, on a body of 1.75 m. */
 const BALANCED_WITHIN = 0.009;
+/** Of body weight: rounding of the shares. */
+const CARRIED_WITHIN = 0.02;
 
 function isBalanced(supports: readonly Support[], centre: Vec3): boolean {
   let force = 0;
@@ -46,7 +48,7 @@ function isBalanced(supports: readonly Support[], centre: Vec3): boolean {
     alongZ += share * (at[2] - centre[2]);
   }
   return (
-    Math.abs(force - 1) < 0.02 &&
+    Math.abs(force - 1) < CARRIED_WITHIN &&
     Math.abs(alongX) < BALANCED_WITHIN &&
     Math.abs(alongZ) < BALANCED_WITHIN
   );

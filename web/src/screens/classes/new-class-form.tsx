@@ -8,7 +8,9 @@ import { useKeptPlans } from '../../data/use-classes.ts';
 import { useGroups } from '../../data/use-people.ts';
 import { useSession } from '../../data/use-session.ts';
 import { useStudio } from '../../data/use-studio.ts';
+import type { SchoolRules } from '@wrenfern/core/plan/school';
 import type { ClassSummary } from '@wrenfern/contract/class-cards';
+import type { StandingGroup } from '@wrenfern/contract/people';
 import { ClassesMade, type KeptPlanRow } from '@wrenfern/contract/classes';
 import { request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
@@ -63,8 +65,6 @@ export function NewClassForm({
   const earlier = useRecentClasses().data?.classes ?? [];
   const groups = useGroups().data?.groups ?? [];
   const kept = useKeptPlans().data?.plans ?? [];
-  const { mutate } = useSWRConfig();
-  const navigate = useNavigate();
   const tomorrow = dayAfter(dayIn(zone, new Date()), 1);
   const first = day ?? tomorrow;
   const form = useForm<Values>({
@@ -97,25 +97,7 @@ export function NewClassForm({
         : undefined;
   const sourceName = source && ('name' in source ? source.name : source.title);
   const suggested = nameFor(source?.machine ?? machine, onDay);
-  const submit = form.handleSubmit(async (wanted) => {
-    try {
-      const { id } = await request(ClassesMade, 'POST', '/classes', {
-        title: wanted.title.trim() || sourceName || suggested,
-        machine: wanted.machine,
-        school: schoolOf(wanted.school, own, 'foundations-first'),
-        startsAt: momentIn(zone, wanted.day, wanted.time),
-        targetS: wanted.lengthMin * 60,
-        ...(source && begin === 'again' ? { copyOf: source.id, vary: wanted.vary } : {}),
-        ...(source && begin === 'kept' ? { keptPlanId: source.id } : {}),
-        ...whoOf(wanted.who),
-        ...(wanted.weekly ? { weeklyUntil: wanted.until } : {}),
-      });
-      await mutate((key) => typeof key === 'string' && /^\/(today|week|classes\?)/.test(key));
-      await navigate(`/classes/${id}/plan`, { state: { draft: wanted.begin === 'draft' } });
-    } catch (error) {
-      form.setError('root', { message: sentenceOf(error) });
-    }
-  });
+  const submit = useMaking(form, { zone, own, source, name: sourceName ?? suggested });
   return (
     <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-5" noValidate>
       <SegmentedRadio
@@ -126,31 +108,7 @@ export function NewClassForm({
         onChange={(next) => form.setValue('machine', next)}
       />
       <When form={form} />
-      <Field label="Who comes">
-        {(named) => (
-          <select {...named} {...form.register('who')} className={inputClass}>
-            <option value="">nobody yet</option>
-            {groups.length > 0 ? (
-              <optgroup label="Standing groups">
-                {groups.map((group) => (
-                  <option key={group.id} value={`group ${group.id}`}>
-                    {group.name} ({group.personIds.length})
-                  </option>
-                ))}
-              </optgroup>
-            ) : null}
-            <optgroup label="As in">
-              {earlier
-                .filter(({ coming }) => coming > 0)
-                .map((row) => (
-                  <option key={row.id} value={`class ${row.id}`}>
-                    the {row.coming} of {row.title}, {showWhen(row.startsAt, zone)}
-                  </option>
-                ))}
-            </optgroup>
-          </select>
-        )}
-      </Field>
+      <WhoComes form={form} groups={groups} earlier={earlier} zone={zone} />
       <fieldset className="flex flex-col gap-2">
         <SegmentedRadio
           label="It begins"
@@ -164,30 +122,7 @@ export function NewClassForm({
         {begin === 'again' ? <Earlier form={form} rows={earlier} zone={zone} /> : null}
         {begin === 'kept' ? <Kept form={form} rows={kept} /> : null}
       </fieldset>
-      <div className="grid gap-3 sm:grid-cols-2">
-        <TextField
-          label="Name"
-          placeholder={sourceName ?? suggested}
-          maxLength={120}
-          error={errors.title?.message}
-          {...form.register('title')}
-        />
-        <Field label="In the way of">
-          {(named) =>
-            source ? (
-              <input {...named} disabled value={`as in ${sourceName}`} className={inputClass} />
-            ) : (
-              <select {...named} {...form.register('school')} className={inputClass}>
-                {schoolChoices(own, 'foundations-first').map(({ value, name }) => (
-                  <option key={value} value={value}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            )
-          }
-        </Field>
-      </div>
+      <NameAndSchool form={form} own={own} name={sourceName ?? suggested} asIn={sourceName} />
       <FormError message={errors.root?.message} />
       <Button
         look="main"
@@ -202,6 +137,120 @@ export function NewClassForm({
 }
 
 type Form = ReturnType<typeof useForm<Values>>;
+
+interface Making {
+  zone: string;
+  own: readonly SchoolRules[];
+  /** The class or the kept plan that it takes its plan from. */
+  source: ClassSummary | KeptPlanRow | undefined;
+  /** What it is called where no name was typed. */
+  name: string;
+}
+
+/** Makes the class and opens its plan. */
+function useMaking(form: Form, { zone, own, source, name }: Making) {
+  const { mutate } = useSWRConfig();
+  const navigate = useNavigate();
+  return form.handleSubmit(async (wanted) => {
+    try {
+      const { id } = await request(ClassesMade, 'POST', '/classes', {
+        title: wanted.title.trim() || name,
+        machine: wanted.machine,
+        school: schoolOf(wanted.school, own, 'foundations-first'),
+        startsAt: momentIn(zone, wanted.day, wanted.time),
+        targetS: wanted.lengthMin * 60,
+        ...(source && wanted.begin === 'again' ? { copyOf: source.id, vary: wanted.vary } : {}),
+        ...(source && wanted.begin === 'kept' ? { keptPlanId: source.id } : {}),
+        ...whoOf(wanted.who),
+        ...(wanted.weekly ? { weeklyUntil: wanted.until } : {}),
+      });
+      await mutate((key) => typeof key === 'string' && /^\/(today|week|classes\?)/.test(key));
+      await navigate(`/classes/${id}/plan`, { state: { draft: wanted.begin === 'draft' } });
+    } catch (error) {
+      form.setError('root', { message: sentenceOf(error) });
+    }
+  });
+}
+
+function WhoComes({
+  form,
+  groups,
+  earlier,
+  zone,
+}: {
+  form: Form;
+  groups: readonly StandingGroup[];
+  earlier: readonly ClassSummary[];
+  zone: string;
+}) {
+  return (
+    <Field label="Who comes">
+      {(named) => (
+        <select {...named} {...form.register('who')} className={inputClass}>
+          <option value="">nobody yet</option>
+          {groups.length > 0 ? (
+            <optgroup label="Standing groups">
+              {groups.map((group) => (
+                <option key={group.id} value={`group ${group.id}`}>
+                  {group.name} ({group.personIds.length})
+                </option>
+              ))}
+            </optgroup>
+          ) : null}
+          <optgroup label="As in">
+            {earlier
+              .filter(({ coming }) => coming > 0)
+              .map((row) => (
+                <option key={row.id} value={`class ${row.id}`}>
+                  the {row.coming} of {row.title}, {showWhen(row.startsAt, zone)}
+                </option>
+              ))}
+          </optgroup>
+        </select>
+      )}
+    </Field>
+  );
+}
+
+function NameAndSchool({
+  form,
+  own,
+  name,
+  asIn,
+}: {
+  form: Form;
+  own: readonly SchoolRules[];
+  name: string;
+  /** Where the plan, and with it the school, comes from. */
+  asIn: string | undefined;
+}) {
+  return (
+    <div className="grid gap-3 sm:grid-cols-2">
+      <TextField
+        label="Name"
+        placeholder={name}
+        maxLength={120}
+        error={form.formState.errors.title?.message}
+        {...form.register('title')}
+      />
+      <Field label="In the way of">
+        {(named) =>
+          asIn ? (
+            <input {...named} disabled value={`as in ${asIn}`} className={inputClass} />
+          ) : (
+            <select {...named} {...form.register('school')} className={inputClass}>
+              {schoolChoices(own, 'foundations-first').map((school) => (
+                <option key={school.value} value={school.value}>
+                  {school.name}
+                </option>
+              ))}
+            </select>
+          )
+        }
+      </Field>
+    </div>
+  );
+}
 
 function When({ form }: { form: Form }) {
   const { errors } = form.formState;

@@ -42,7 +42,6 @@ function Page({ exercise }: { exercise: Exercise }) {
   const [playing, setPlaying] = useState(true);
   const [mirrored, setMirrored] = useState(false);
   const [view, setView] = useState<View>(exercise.view);
-  const floor = useMemo(() => floorSpaceOf(exercise), [exercise]);
   return (
     <article className="pt-8">
       <Link to="/library" className="text-fern underline">
@@ -83,57 +82,65 @@ function Page({ exercise }: { exercise: Exercise }) {
         </ToggleChip>
       </div>
       <Ladder exercise={exercise} view={view} playing={playing} mirrored={mirrored} />
-      <div className="mt-8 grid gap-x-10 gap-y-6 md:grid-cols-2">
-        <Part title="Say">
-          <List items={exercise.cues.map((cue) => `“${cue}”`)} />
-        </Part>
-        <Part title="Watch">
-          <dl className="flex flex-col gap-2">
-            {exercise.faults.map(({ fault, remedy }) => (
-              <div key={fault}>
-                <dt className="font-semibold">{fault}</dt>
-                <dd className="text-soft">{remedy}</dd>
-              </div>
-            ))}
-          </dl>
-        </Part>
-        <Part title="Breath">
-          <List items={exercise.breath.phases.map(({ on, doing }) => `${on}: ${doing}`)} />
-          <p className="mt-1 text-soft">Left natural: {exercise.breath.natural}</p>
-        </Part>
-        <Part title="Teaches and needs">
-          <p>
-            Teaches{' '}
-            {exercise.teaches
-              .map(({ foundation, depth }) => `${FOUNDATION_WORDS[foundation]} (to ${depth} of 3)`)
-              .join(', ')}
-            .
-          </p>
-          <p>
-            {exercise.needs.length > 0
-              ? `Needs ${exercise.needs.map(({ foundation, depth }) => `${FOUNDATION_WORDS[foundation]} (${depth})`).join(', ')}.`
-              : 'Needs nothing first.'}
-          </p>
-          <p className="text-soft">
-            Works {exercise.movers.join(', ')}:{' '}
-            {exercise.bodyParts.map((part) => BODY_PART_WORDS[part]).join(', ')}. Spine load{' '}
-            {exercise.spineLoad} of 4. Needs a floor of {floor.lengthM.toFixed(1)} ×{' '}
-            {floor.widthM.toFixed(1)} m.
-          </p>
-        </Part>
-        <Part title="Where it fits">
-          <Slugs words="Prepares" slugs={exercise.prepares} />
-          <Slugs words="Answered by" slugs={exercise.counters} />
-          <Slugs words="In its place" slugs={exercise.swaps} />
-        </Part>
-        <Part title="Cautions">
-          <Cautions exercise={exercise} />
-        </Part>
-        <Part title="In your classes">
-          <ExerciseUse slug={exercise.slug} />
-        </Part>
-      </div>
+      <Particulars exercise={exercise} />
     </article>
+  );
+}
+
+/** What to say and to watch, what it teaches, where it fits, whom it does not suit. */
+function Particulars({ exercise }: { exercise: Exercise }) {
+  const floor = useMemo(() => floorSpaceOf(exercise), [exercise]);
+  return (
+    <div className="mt-8 grid gap-x-10 gap-y-6 md:grid-cols-2">
+      <Part title="Say">
+        <List items={exercise.cues.map((cue) => `“${cue}”`)} />
+      </Part>
+      <Part title="Watch">
+        <dl className="flex flex-col gap-2">
+          {exercise.faults.map(({ fault, remedy }) => (
+            <div key={fault}>
+              <dt className="font-semibold">{fault}</dt>
+              <dd className="text-soft">{remedy}</dd>
+            </div>
+          ))}
+        </dl>
+      </Part>
+      <Part title="Breath">
+        <List items={exercise.breath.phases.map(({ on, doing }) => `${on}: ${doing}`)} />
+        <p className="mt-1 text-soft">Left natural: {exercise.breath.natural}</p>
+      </Part>
+      <Part title="Teaches and needs">
+        <p>
+          Teaches{' '}
+          {exercise.teaches
+            .map(({ foundation, depth }) => `${FOUNDATION_WORDS[foundation]} (to ${depth} of 3)`)
+            .join(', ')}
+          .
+        </p>
+        <p>
+          {exercise.needs.length > 0
+            ? `Needs ${exercise.needs.map(({ foundation, depth }) => `${FOUNDATION_WORDS[foundation]} (${depth})`).join(', ')}.`
+            : 'Needs nothing first.'}
+        </p>
+        <p className="text-soft">
+          Works {exercise.movers.join(', ')}:{' '}
+          {exercise.bodyParts.map((part) => BODY_PART_WORDS[part]).join(', ')}. Spine load{' '}
+          {exercise.spineLoad} of 4. Needs a floor of {floor.lengthM.toFixed(1)} ×{' '}
+          {floor.widthM.toFixed(1)} m.
+        </p>
+      </Part>
+      <Part title="Where it fits">
+        <Slugs words="Prepares" slugs={exercise.prepares} />
+        <Slugs words="Answered by" slugs={exercise.counters} />
+        <Slugs words="In its place" slugs={exercise.swaps} />
+      </Part>
+      <Part title="Cautions">
+        <Cautions exercise={exercise} />
+      </Part>
+      <Part title="In your classes">
+        <ExerciseUse slug={exercise.slug} />
+      </Part>
+    </div>
   );
 }
 

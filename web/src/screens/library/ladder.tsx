@@ -15,12 +15,12 @@ interface LadderProps {
   mirrored: boolean;
 }
 
-/** The options side by side, easiest first, and what each step changes. */
+/** The options side by side: steps of a ladder with what each changes, or variants of a series. */
 export function Ladder({ exercise, ...look }: LadderProps) {
   return (
     <ol
       className="mt-4 grid gap-3 sm:grid-cols-2 xl:grid-cols-4"
-      aria-label="Options, easiest first"
+      aria-label={isSeries(exercise) ? 'Variants, one after another' : 'Options, easiest first'}
     >
       {exercise.options.map((option, index) => (
         <Rung
@@ -58,7 +58,9 @@ function Rung({
     },
     [phases],
   );
-  const isStandard = option.number === exercise.standard;
+  const isStandard = option.number === exercise.standard && !isSeries(exercise);
+  /** A variant is no step from the one before it. */
+  const step = isSeries(exercise) ? undefined : before;
   return (
     <li className="flex flex-col rounded-2xl border border-line bg-leaf p-4">
       <div className="flex items-start justify-between">
@@ -79,7 +81,7 @@ function Rung({
           of={exercise.options.length}
           standard={isStandard}
           size={36}
-          label={isStandard ? 'standard option' : `option ${option.number}`}
+          label={isStandard ? 'standard option' : `${optionWord(exercise)} ${option.number}`}
         />
       </div>
       <p ref={breath} aria-hidden className="h-5 truncate text-[0.8125rem] text-soft" />
@@ -87,10 +89,10 @@ function Rung({
         {option.number} · {option.name}
       </h2>
       <p>
-        {before ? <span className="font-semibold text-copper">Changes: </span> : null}
+        {step ? <span className="font-semibold text-copper">Changes: </span> : null}
         {option.change}
       </p>
-      {before ? (
+      {step ? (
         <ul className="mt-1.5 flex flex-wrap gap-1" aria-label="What is turned">
           {option.levers.map((lever) => (
             <li
@@ -102,10 +104,10 @@ function Rung({
           ))}
         </ul>
       ) : null}
-      <LoadBars option={option} before={before} />
+      <LoadBars option={option} before={step} />
       <dl className="mt-3 flex flex-col gap-1 text-[0.8125rem]">
         <Fact name="Feel" value={option.feel} />
-        <Fact name="Step back" value={option.stepBack} />
+        <Fact name={isSeries(exercise) ? 'Easier' : 'Step back'} value={option.stepBack} />
         <Fact name="Props" value={propWords(option)} />
         {option.settings ? <Fact name="Machine" value={settingWords(option)} /> : null}
         <Fact
@@ -119,6 +121,9 @@ function Rung({
     </li>
   );
 }
+
+const isSeries = ({ optionsAre }: Exercise) => optionsAre === 'variants';
+const optionWord = (exercise: Exercise) => (isSeries(exercise) ? 'variant' : 'option');
 
 const BREATH_WORDS = { in: 'in', out: 'out', free: 'breathe' } as const;
 

@@ -87,40 +87,20 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
       event.currentTarget.blur();
     }
   };
-  const toggle = (id: FilterId, isOn: boolean) => {
-    const next = new Set(on);
-    if (isOn) next.add(id);
-    else next.delete(id);
-    setOn(next);
-  };
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <div className="flex flex-col gap-2.5 p-3">
         <label htmlFor={searchId} className="sr-only">
           Search exercises
         </label>
-        <input
+        <SearchField
           id={searchId}
-          type="search"
-          value={query}
-          role="combobox"
-          aria-expanded={query !== ''}
-          aria-controls={`${searchId}-list`}
-          aria-activedescendant={activeId}
-          aria-autocomplete="list"
-          onChange={(event) => search(event.target.value)}
-          onKeyDown={onKey}
-          placeholder="/   clam 10 each"
-          title="Arrows choose, Enter adds, Escape leaves. Behind the name: 10 each, x5, 30 s, 20s twice."
-          className={inputClass}
+          query={query}
+          activeId={activeId}
+          onSearch={search}
+          onKey={onKey}
         />
-        <div className="flex flex-wrap gap-1.5" role="group" aria-label="Filters">
-          {FILTERS.map(({ id, name }) => (
-            <ToggleChip key={id} on={on.has(id)} onChange={(isOn) => toggle(id, isOn)}>
-              {name}
-            </ToggleChip>
-          ))}
-        </div>
+        <Filters on={on} onChange={setOn} />
       </div>
       <div ref={scroller} className="min-h-0 flex-1 overflow-y-auto px-3 pb-3">
         {found.length === 0 ? (
@@ -151,6 +131,63 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
           })}
         </ul>
       </div>
+    </div>
+  );
+}
+
+function SearchField({
+  id,
+  query,
+  activeId,
+  onSearch,
+  onKey,
+}: {
+  id: string;
+  query: string;
+  /** The row of the list that Enter adds. */
+  activeId: string | undefined;
+  onSearch: (query: string) => void;
+  onKey: (event: KeyboardEvent<HTMLInputElement>) => void;
+}) {
+  return (
+    <input
+      id={id}
+      type="search"
+      value={query}
+      role="combobox"
+      aria-expanded={query !== ''}
+      aria-controls={`${id}-list`}
+      aria-activedescendant={activeId}
+      aria-autocomplete="list"
+      onChange={(event) => onSearch(event.target.value)}
+      onKeyDown={onKey}
+      placeholder="/   clam 10 each"
+      title="Arrows choose, Enter adds, Escape leaves. Behind the name: 10 each, x5, 30 s, 20s twice."
+      className={inputClass}
+    />
+  );
+}
+
+function Filters({
+  on,
+  onChange,
+}: {
+  on: ReadonlySet<FilterId>;
+  onChange: (on: ReadonlySet<FilterId>) => void;
+}) {
+  const toggle = (id: FilterId, isOn: boolean) => {
+    const next = new Set(on);
+    if (isOn) next.add(id);
+    else next.delete(id);
+    onChange(next);
+  };
+  return (
+    <div className="flex flex-wrap gap-1.5" role="group" aria-label="Filters">
+      {FILTERS.map(({ id, name }) => (
+        <ToggleChip key={id} on={on.has(id)} onChange={(isOn) => toggle(id, isOn)}>
+          {name}
+        </ToggleChip>
+      ))}
     </div>
   );
 }

@@ -52,29 +52,7 @@ export function DraftPanel({
       props: enoughForAll(lesson),
     }),
   );
-  const { own } = useKnownExercises();
-  const newest = useRef(0);
-  const draft = async (wanted: DraftWishes) => {
-    // Words of progress come by another way than the result and may arrive after it.
-    const mine = (newest.current += 1);
-    setState({ status: 'drafting', step: undefined });
-    try {
-      const result = await searchWorker().draft(
-        wanted,
-        searchContext(lesson, own),
-        proxy((step: DraftStep) => {
-          if (newest.current === mine) setState({ status: 'drafting', step });
-        }),
-      );
-      if (newest.current !== mine) return;
-      newest.current += 1;
-      setState(result ? { status: 'drafted', result } : { status: 'wishing' });
-    } catch (error) {
-      newest.current += 1;
-      setState({ status: 'wishing' });
-      toast.error(sentenceOf(error));
-    }
-  };
+  const draft = useDrafting(lesson, setState);
   const again = () => {
     const next = { ...wishes, seed: wishes.seed + 1 };
     setWishes(next);
@@ -109,35 +87,79 @@ export function DraftPanel({
         )}
       </div>
       <div className="-mx-5 -mb-5 flex flex-wrap items-center gap-3 rounded-b-2xl border-t border-line bg-leaf px-5 py-3">
-        {state.status === 'wishing' ? (
-          <Button look="main" onClick={() => void draft(wishes)}>
-            Draft three classes
-          </Button>
-        ) : null}
-        {state.status === 'drafting' ? (
-          <>
-            <p role="status" className="font-semibold">
-              {state.step
-                ? `${capital(state.step.phase)} … ${state.step.ready} of ${state.step.of} ready`
-                : 'Starting …'}
-            </p>
-            <Button onClick={() => void searchWorker().stop()}>Stop, keep what is ready</Button>
-          </>
-        ) : null}
-        {state.status === 'drafted' ? (
-          <>
-            <Button onClick={() => setState({ status: 'wishing' })}>Change the wishes</Button>
-            {state.result.kind === 'proposals' ? (
-              <Button onClick={again}>Three others</Button>
-            ) : null}
-          </>
-        ) : null}
+        <Steps state={state} setState={setState} draft={() => void draft(wishes)} again={again} />
         <p className="ml-auto max-w-md text-[0.8125rem] text-soft">
           A draft shows the usual cautions; it clears nobody. Clinicians, makers’ instructions and
           local rules come first.
         </p>
       </div>
     </Sheet>
+  );
+}
+
+/** Asks the worker for three classes; only the newest answer counts. */
+function useDrafting(lesson: WholeClass, setState: (state: State) => void) {
+  const { own } = useKnownExercises();
+  const newest = useRef(0);
+  return async (wanted: DraftWishes) => {
+    // Words of progress come by another way than the result and may arrive after it.
+    const mine = (newest.current += 1);
+    setState({ status: 'drafting', step: undefined });
+    try {
+      const result = await searchWorker().draft(
+        wanted,
+        searchContext(lesson, own),
+        proxy((step: DraftStep) => {
+          if (newest.current === mine) setState({ status: 'drafting', step });
+        }),
+      );
+      if (newest.current !== mine) return;
+      newest.current += 1;
+      setState(result ? { status: 'drafted', result } : { status: 'wishing' });
+    } catch (error) {
+      newest.current += 1;
+      setState({ status: 'wishing' });
+      toast.error(sentenceOf(error));
+    }
+  };
+}
+
+/** What can be done next, by how far it has come. */
+function Steps({
+  state,
+  setState,
+  draft,
+  again,
+}: {
+  state: State;
+  setState: (state: State) => void;
+  draft: () => void;
+  again: () => void;
+}) {
+  return (
+    <>
+      {state.status === 'wishing' ? (
+        <Button look="main" onClick={draft}>
+          Draft three classes
+        </Button>
+      ) : null}
+      {state.status === 'drafting' ? (
+        <>
+          <p role="status" className="font-semibold">
+            {state.step
+              ? `${capital(state.step.phase)} … ${state.step.ready} of ${state.step.of} ready`
+              : 'Starting …'}
+          </p>
+          <Button onClick={() => void searchWorker().stop()}>Stop, keep what is ready</Button>
+        </>
+      ) : null}
+      {state.status === 'drafted' ? (
+        <>
+          <Button onClick={() => setState({ status: 'wishing' })}>Change the wishes</Button>
+          {state.result.kind === 'proposals' ? <Button onClick={again}>Three others</Button> : null}
+        </>
+      ) : null}
+    </>
   );
 }
 

@@ -38,57 +38,8 @@ export function WishesForm({ wishes, schools, onChange }: FormProps) {
   const known = catalogue.all.filter(({ machine }) => machine === wishes.machine);
   return (
     <div className="flex flex-col gap-5">
-      <Sentence start="A class of">
-        <div className="grid grid-cols-3 items-end gap-2 max-sm:grid-cols-1">
-          <Stepper
-            label="length"
-            unit="min"
-            value={Math.round(wishes.targetS / 60)}
-            min={5}
-            max={120}
-            step={5}
-            onChange={(minutes) => set({ targetS: minutes * 60 })}
-          />
-          <Select
-            label="Where"
-            value={wishes.machine}
-            choices={MACHINES}
-            onChange={(machine) => set({ machine, climbTo: undefined, mustHave: [] })}
-          />
-          <Select
-            label="In the way of"
-            value={schoolValue(wishes.school)}
-            choices={schoolChoices(schools, wishes.school)}
-            onChange={(value) => set({ school: schoolOf(value, schools, wishes.school) })}
-          />
-        </div>
-      </Sentence>
-      <Sentence start="It is about" hint="Leave all open for a class of everything.">
-        <Chips
-          label="foundations"
-          all={FOUNDATIONS}
-          words={FOUNDATION_WORDS}
-          chosen={wishes.foundations}
-          most={THEMES}
-          onChange={(foundations) => set({ foundations })}
-        />
-        <Chips
-          label="parts of the body"
-          all={BODY_PARTS}
-          words={BODY_PART_WORDS}
-          chosen={wishes.bodyParts}
-          most={THEMES}
-          onChange={(bodyParts) => set({ bodyParts })}
-        />
-        <Chips
-          label="directions of the spine"
-          all={DIRECTIONS}
-          words={DIRECTION_WORDS}
-          chosen={wishes.directions}
-          most={DIRECTIONS.length}
-          onChange={(directions) => set({ directions })}
-        />
-      </Sentence>
+      <WhatClass wishes={wishes} schools={schools} set={set} />
+      <About wishes={wishes} set={set} />
       <Sentence start="It climbs to" hint="A big exercise, reached by its ladder.">
         <Picker
           label="The exercise to climb to"
@@ -139,6 +90,72 @@ export function WishesForm({ wishes, schools, onChange }: FormProps) {
         </div>
       </Sentence>
     </div>
+  );
+}
+
+interface PartProps {
+  wishes: DraftWishes;
+  set: (change: Partial<DraftWishes>) => void;
+}
+
+function WhatClass({ wishes, schools, set }: PartProps & Pick<FormProps, 'schools'>) {
+  return (
+    <Sentence start="A class of">
+      <div className="grid grid-cols-3 items-end gap-2 max-sm:grid-cols-1">
+        <Stepper
+          label="length"
+          unit="min"
+          value={Math.round(wishes.targetS / 60)}
+          min={5}
+          max={120}
+          step={5}
+          onChange={(minutes) => set({ targetS: minutes * 60 })}
+        />
+        <Select
+          label="Where"
+          value={wishes.machine}
+          choices={MACHINES}
+          onChange={(machine) => set({ machine, climbTo: undefined, mustHave: [] })}
+        />
+        <Select
+          label="In the way of"
+          value={schoolValue(wishes.school)}
+          choices={schoolChoices(schools, wishes.school)}
+          onChange={(value) => set({ school: schoolOf(value, schools, wishes.school) })}
+        />
+      </div>
+    </Sentence>
+  );
+}
+
+function About({ wishes, set }: PartProps) {
+  return (
+    <Sentence start="It is about" hint="Leave all open for a class of everything.">
+      <Chips
+        label="foundations"
+        all={FOUNDATIONS}
+        words={FOUNDATION_WORDS}
+        chosen={wishes.foundations}
+        most={THEMES}
+        onChange={(foundations) => set({ foundations })}
+      />
+      <Chips
+        label="parts of the body"
+        all={BODY_PARTS}
+        words={BODY_PART_WORDS}
+        chosen={wishes.bodyParts}
+        most={THEMES}
+        onChange={(bodyParts) => set({ bodyParts })}
+      />
+      <Chips
+        label="directions of the spine"
+        all={DIRECTIONS}
+        words={DIRECTION_WORDS}
+        chosen={wishes.directions}
+        most={DIRECTIONS.length}
+        onChange={(directions) => set({ directions })}
+      />
+    </Sentence>
   );
 }
 
