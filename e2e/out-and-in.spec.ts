@@ -5,7 +5,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import ICAL from 'ical.js';
 import { createDesk } from '../desk/src/desk-app.ts';
-import { enterDemo, enterOwnStudio, expectSaved, makeClass, rows } from './steps.ts';
+import { enterDemo, enterOwnStudio, expectSaved, makeClass, nextFrame, rows } from './steps.ts';
 
 /** Throws every class of the studio away, so that it is as on its first day. */
 async function emptyStudio(page: Page): Promise<void> {
@@ -15,13 +15,6 @@ async function emptyStudio(page: Page): Promise<void> {
     if (classes.length === 0) return;
     for (const { id } of classes) await page.request.delete(`/api/classes/${id}`);
   }
-}
-
-/** What has just been drawn listens to keys from the next picture on. */
-async function nextFrame(page: Page): Promise<void> {
-  await page.evaluate(
-    () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),
-  );
 }
 
 test('a studio without a class is offered three, and walked through one of them', async ({

@@ -63,15 +63,27 @@ export async function leftToSettle(page: Page): Promise<number> {
   return Number(/(\d+) to settle/.exec(text)?.[1] ?? -1);
 }
 
+/** What has just been drawn listens to keys from the next picture on. */
+export async function nextFrame(page: Page): Promise<void> {
+  await page.evaluate(
+    () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),
+  );
+}
+
 /** Drags with the mouse in steps, as a hand does. */
 export async function dragTo(page: Page, from: Locator, to: Locator): Promise<void> {
+  // hover waits until the handle stands still; where to is asked once the drag has begun
+  await from.hover();
   const start = await from.boundingBox();
-  const end = await to.boundingBox();
-  if (!start || !end) throw new Error('nothing to drag');
-  await page.mouse.move(start.x + start.width / 2, start.y + start.height / 2);
+  if (!start) throw new Error('nothing to drag');
   await page.mouse.down();
   await page.mouse.move(start.x + 30, start.y + 10, { steps: 5 });
+  await to.scrollIntoViewIfNeeded();
+  const end = await to.boundingBox();
+  if (!end) throw new Error('nowhere to drop');
   await page.mouse.move(end.x + end.width / 2, end.y + end.height / 2, { steps: 20 });
+  await nextFrame(page); // what lies under the hand is worked out a frame after it got there
+  await nextFrame(page);
   await page.mouse.up();
 }
 
