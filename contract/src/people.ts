@@ -2,6 +2,10 @@ import { z } from 'zod';
 import { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { HandChoices } from '@wrenfern/core/people/choose-option';
 
+/** What is kept about a person, as it is sent to be saved. */
+export const PersonBody = Person.omit({ id: true });
+export type PersonBody = z.infer<typeof PersonBody>;
+
 /** A record and how often it was saved. */
 export const RevisedPerson = Person.extend({ revision: z.number() });
 export type RevisedPerson = z.infer<typeof RevisedPerson>;

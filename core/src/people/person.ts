@@ -22,7 +22,7 @@ const MOST_USUAL = 2000;
 
 export const Person = z.strictObject({
   id: Id,
-  name: z.string().trim().min(1, 'give a name').max(80),
+  name: z.string().trim().min(1, 'give a name').max(80, 'at most 80 letters'),
   /** The option this person usually works at, 1 to 4. */
   level: z.number().int().min(1).max(4).default(2),
   /** Where they differ from that: the option they last did in full, by exercise. */

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { LiveEvent } from '@wrenfern/core/live/events';
 import { Exercise } from '@wrenfern/core/movement/exercise';
 import { HandChoices } from '@wrenfern/core/people/choose-option';
-import { CautionEntry, Person } from '@wrenfern/core/people/person';
+import { CautionEntry } from '@wrenfern/core/people/person';
+import { PersonBody } from '@wrenfern/contract/people';
 import { Machine } from '@wrenfern/core/movement/vocabulary';
 import { Plan, PlanDetails, School, SCHOOL_IDS } from '@wrenfern/core/plan/plan';
 import { SchoolRules } from '@wrenfern/core/plan/school';
@@ -34,8 +35,6 @@ const seq = z.coerce.number().int().min(0).max(Number.MAX_SAFE_INTEGER).default(
 const name = z.string().trim().min(1, 'give it a name').max(120);
 const GroupFields = { name, personIds: z.array(z.uuid()).max(300) };
 const KeptFields = { name, tags: z.array(z.string().trim().min(1).max(40)).max(12).default([]) };
-
-const PersonBody = Person.omit({ id: true });
 
 const ownSchools = z
   .array(SchoolRules)

@@ -31,7 +31,13 @@ export function Field({ label, hint, error, children }: FieldProps) {
         'aria-invalid': error !== undefined,
       })}
       {note ? (
-        <p id={noteId} className={clsx('text-[0.8125rem]', error ? 'text-copper' : 'text-soft')}>
+        <p
+          id={noteId}
+          className={clsx(
+            'text-[0.8125rem] first-letter:uppercase',
+            error ? 'text-copper' : 'text-soft',
+          )}
+        >
           {note}
         </p>
       ) : null}
