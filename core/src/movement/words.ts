@@ -1,3 +1,4 @@
+import type { View } from './pose.ts';
 import type { Direction } from './directions.ts';
 import type {
   BodyPart,
@@ -144,4 +145,13 @@ export const LEVER_WORDS: Record<Lever, string> = {
   tempo: 'tempo',
   load: 'load',
   attention: 'attention',
+};
+
+/** Where a figure is seen from. */
+export const VIEW_WORDS: Readonly<Record<View, string>> = {
+  side: 'from the side',
+  above: 'from a little above',
+  top: 'from high above',
+  front: 'from the front',
+  'three-quarter': 'from a corner',
 };

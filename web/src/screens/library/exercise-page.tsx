@@ -13,6 +13,7 @@ import { saveFile } from '../../parts/save-file.ts';
 import { ToggleChip } from '../../parts/chip.tsx';
 import { Select } from '../../parts/select.tsx';
 import {
+  VIEW_WORDS,
   BODY_PART_WORDS,
   FOUNDATION_WORDS,
   MOVE_WORDS,
@@ -29,14 +30,6 @@ export function Component() {
   if (!exercise) return <NotFound />;
   return <Page key={slug} exercise={exercise} />;
 }
-
-const VIEW_WORDS: Record<View, string> = {
-  side: 'from the side',
-  above: 'from a little above',
-  top: 'from high above',
-  front: 'from the front',
-  'three-quarter': 'from a corner',
-};
 
 function Page({ exercise }: { exercise: Exercise }) {
   const [playing, setPlaying] = useState(true);

@@ -60,7 +60,6 @@ export function Component() {
       ),
     [search, catalogue],
   );
-  const [open, setOpen] = useState(false);
   const narrowed = [...search.keys()].length > 0;
   return (
     <>
@@ -86,35 +85,7 @@ export function Component() {
           }
         />
       </div>
-      <div className="mb-5 grid grid-cols-2 items-end gap-x-3 gap-y-2 sm:grid-cols-3 lg:grid-cols-5">
-        <input
-          type="search"
-          aria-label="Search the library"
-          placeholder="Search names"
-          value={get('q')}
-          onChange={(event) => set('q', event.target.value)}
-          className={`${inputClass} max-lg:col-span-full`}
-        />
-        <Button
-          aria-expanded={open}
-          className="col-span-full sm:hidden"
-          onClick={() => setOpen(!open)}
-        >
-          <ListFilter size={16} aria-hidden />{' '}
-          {open ? 'Hide what to look for' : 'Look for more than a name'}
-        </Button>
-        <div className={clsx('contents', !open && 'max-sm:hidden')}>
-          {FILTERS.filter(({ key }) => key !== 'on').map(({ key, label, choices }) => (
-            <Select
-              key={key}
-              label={label}
-              value={get(key)}
-              onChange={(value) => set(key, value)}
-              choices={[ANY, ...choices]}
-            />
-          ))}
-        </div>
-      </div>
+      <Filters get={get} set={set} />
       {found.length === 0 ? (
         <Empty title="Nothing fits">
           <p>Take a filter away, or search another word.</p>
@@ -128,6 +99,47 @@ export function Component() {
         <Shelf exercises={found} />
       )}
     </>
+  );
+}
+
+interface FiltersProps {
+  get: (key: string) => string;
+  set: (key: string, value: string) => void;
+}
+
+/** What one looks for; on a phone the name alone until more is asked for. */
+function Filters({ get, set }: FiltersProps) {
+  const [open, setOpen] = useState(false);
+  return (
+    <div className="mb-5 grid grid-cols-2 items-end gap-x-3 gap-y-2 sm:grid-cols-3 lg:grid-cols-5">
+      <input
+        type="search"
+        aria-label="Search the library"
+        placeholder="Search names"
+        value={get('q')}
+        onChange={(event) => set('q', event.target.value)}
+        className={`${inputClass} max-lg:col-span-full`}
+      />
+      <Button
+        aria-expanded={open}
+        className="col-span-full sm:hidden"
+        onClick={() => setOpen(!open)}
+      >
+        <ListFilter size={16} aria-hidden />{' '}
+        {open ? 'Hide what to look for' : 'Look for more than a name'}
+      </Button>
+      <div className={clsx('contents', !open && 'max-sm:hidden')}>
+        {FILTERS.filter(({ key }) => key !== 'on').map(({ key, label, choices }) => (
+          <Select
+            key={key}
+            label={label}
+            value={get(key)}
+            onChange={(value) => set(key, value)}
+            choices={[ANY, ...choices]}
+          />
+        ))}
+      </div>
+    </div>
   );
 }
 

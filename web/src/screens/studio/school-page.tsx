@@ -3,13 +3,7 @@ import { Link, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { COST_WORDS } from '@wrenfern/core/search/cost-words';
 import { RULES } from '@wrenfern/core/review/rules';
-import {
-  COST_IDS,
-  SchoolRules,
-  standingOf,
-  type SchoolDefaults,
-  type Standing,
-} from '@wrenfern/core/plan/school';
+import { COST_IDS, SchoolRules, standingOf, type Standing } from '@wrenfern/core/plan/school';
 import { NotFound } from '../../parts/not-found.tsx';
 import type { StudioSettings } from '@wrenfern/contract/studio';
 import { useSession } from '../../data/use-session.ts';
@@ -19,6 +13,7 @@ import { Field, inputClass, TextField } from '../../parts/field.tsx';
 import { Select } from '../../parts/select.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
+import { UsualWays } from './school-usual.tsx';
 import { useStudioChange } from './studio-change.ts';
 
 /** One of the studio's own schools: its name and reason, its rules, its weights, its usual ways. */
@@ -98,7 +93,7 @@ function SchoolForm({
             )}
           </Field>
         </div>
-        <Usual draft={draft} onChange={set} />
+        <UsualWays draft={draft} onChange={set} />
         <Rules draft={draft} onChange={set} />
         <Weights draft={draft} onChange={set} />
       </fieldset>
@@ -124,123 +119,6 @@ function SchoolForm({
 interface PartProps {
   draft: SchoolRules;
   onChange: (part: Partial<SchoolRules>) => void;
-}
-
-const same = <T extends string>(...values: T[]) => values.map((value) => ({ value, name: value }));
-
-function Usual({ draft, onChange }: PartProps) {
-  const { defaults } = draft;
-  const set = (part: Partial<SchoolDefaults>) => onChange({ defaults: { ...defaults, ...part } });
-  const { dose } = defaults;
-  return (
-    <section aria-label="What is usual">
-      <h2 className="mb-2 text-xl">What is usual</h2>
-      <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
-        <Select
-          label="Low back, legs in the air"
-          value={defaults.pelvis}
-          choices={same('neutral', 'imprint')}
-          onChange={(pelvis) => set({ pelvis })}
-        />
-        <Select
-          label="Breath"
-          value={defaults.breath}
-          choices={same('patterned', 'natural')}
-          onChange={(breath) => set({ breath })}
-        />
-        <Select
-          label="Bridges"
-          value={defaults.bridge}
-          choices={same('articulate', 'hinge')}
-          onChange={(bridge) => set({ bridge })}
-        />
-        <Select
-          label="Stretches"
-          value={defaults.stretch}
-          choices={same('after each block', 'at the end', 'none')}
-          onChange={(stretch) => set({ stretch })}
-        />
-        <Select
-          label="Who picks the level"
-          value={defaults.picks}
-          choices={same('teacher', 'person')}
-          onChange={(picks) => set({ picks })}
-        />
-        <Select
-          label="A ball under the back travels"
-          value={defaults.travel}
-          choices={same('down the spine', 'up the spine')}
-          onChange={(travel) => set({ travel })}
-        />
-        <Select
-          label="Doses"
-          value={dose.kind}
-          choices={[
-            { value: 'own', name: 'each exercise’s own' },
-            { value: 'counted', name: 'a range of repetitions' },
-            { value: 'timed', name: 'by the clock' },
-          ]}
-          onChange={(kind) =>
-            set({
-              dose:
-                kind === 'own'
-                  ? { kind }
-                  : kind === 'counted'
-                    ? { kind, least: 6, most: 10 }
-                    : { kind, onS: 45, offS: 15 },
-            })
-          }
-        />
-        {dose.kind === 'counted' ? (
-          <div className="grid grid-cols-2 gap-2">
-            <Stepper
-              label="least"
-              value={dose.least}
-              min={1}
-              max={dose.most}
-              onChange={(least) => set({ dose: { ...dose, least } })}
-            />
-            <Stepper
-              label="most"
-              value={dose.most}
-              min={dose.least}
-              max={200}
-              onChange={(most) => set({ dose: { ...dose, most } })}
-            />
-          </div>
-        ) : null}
-        {dose.kind === 'timed' ? (
-          <div className="grid grid-cols-2 gap-2">
-            <Stepper
-              label="work"
-              unit="s"
-              value={dose.onS}
-              min={5}
-              max={300}
-              step={5}
-              onChange={(onS) => set({ dose: { ...dose, onS } })}
-            />
-            <Stepper
-              label="change"
-              unit="s"
-              value={dose.offS}
-              min={0}
-              max={120}
-              step={5}
-              onChange={(offS) => set({ dose: { ...dose, offS } })}
-            />
-          </div>
-        ) : null}
-        <Stepper
-          label="effort at most, of 5"
-          value={draft.effortCeiling}
-          min={1}
-          max={5}
-          onChange={(effortCeiling) => onChange({ effortCeiling })}
-        />
-      </div>
-    </section>
-  );
 }
 
 const STANDINGS: { value: Standing; name: string }[] = [

@@ -44,60 +44,15 @@ export function ReadyCard({
       )}
     >
       <div className="flex flex-col gap-3">
-        <div>
-          <p className="text-soft">
-            {showWhen(lesson.startsAt, zone)} · {showDistance(lesson.startsAt, new Date())}
-          </p>
-          <h2 className={large ? 'text-3xl' : 'text-xl'}>
-            <Link to={`/classes/${lesson.id}/plan`} className="hover:text-fern">
-              {lesson.title}
-            </Link>
-          </h2>
-          <p className="mt-1 text-soft">
-            {isReader
-              ? null
-              : lesson.coming.length === 0
-                ? 'Nobody is booked yet'
-                : `${lesson.coming.length} coming: ${firstNames(lesson.coming, large ? 14 : 6)}`}
-          </p>
-        </div>
+        <Heading lesson={lesson} zone={zone} large={large} isReader={isReader} />
         {!ready ? (
           <p>{NOT_READY[lesson.state]}</p>
         ) : isEmpty ? (
           <p>The plan is empty. Open it and add the first exercise.</p>
         ) : (
-          <div className="flex items-center gap-5">
-            <div>
-              <p className="title text-3xl">{showClock(ready.totalS)}</p>
-              <p className="text-soft">
-                of {minutes(lesson.targetS)} · likely {Math.round(ready.likely.lowS / 60)}–
-                {Math.round(ready.likely.highS / 60)}
-              </p>
-            </div>
-            <Ridge items={ready.swell} />
-            {large ? <Rose seconds={ready.directions} size={84} /> : null}
-          </div>
+          <Figures lesson={lesson} ready={ready} large={large} />
         )}
-        <div className="mt-auto flex flex-wrap gap-2 pt-1">
-          <Link className={buttonClass('main')} to={`/classes/${lesson.id}/plan`}>
-            Plan<span className="sr-only"> {lesson.title}</span>
-          </Link>
-          {isReader ? null : (
-            <>
-              <Link className={buttonClass()} to={`/classes/${lesson.id}/options`}>
-                Options<span className="sr-only"> of {lesson.title}</span>
-              </Link>
-              <Link className={buttonClass()} to={`/classes/${lesson.id}/teach`}>
-                Teach<span className="sr-only"> {lesson.title}</span>
-              </Link>
-            </>
-          )}
-          {lesson.taught && !isReader ? (
-            <Link className={buttonClass('quiet')} to={`/classes/${lesson.id}/log`}>
-              Log<span className="sr-only"> of {lesson.title}</span>
-            </Link>
-          ) : null}
-        </div>
+        <Ways lesson={lesson} isReader={isReader} />
       </div>
       {!ready || isEmpty ? null : (
         <ul className="flex flex-col gap-1.5 self-start">
@@ -113,6 +68,84 @@ export function ReadyCard({
         </ul>
       )}
     </article>
+  );
+}
+
+interface HeadingProps {
+  lesson: ReadyClass;
+  zone: string;
+  large: boolean;
+  isReader: boolean;
+}
+
+function Heading({ lesson, zone, large, isReader }: HeadingProps) {
+  return (
+    <div>
+      <p className="text-soft">
+        {showWhen(lesson.startsAt, zone)} · {showDistance(lesson.startsAt, new Date())}
+      </p>
+      <h2 className={large ? 'text-3xl' : 'text-xl'}>
+        <Link to={`/classes/${lesson.id}/plan`} className="hover:text-fern">
+          {lesson.title}
+        </Link>
+      </h2>
+      <p className="mt-1 text-soft">
+        {isReader
+          ? null
+          : lesson.coming.length === 0
+            ? 'Nobody is booked yet'
+            : `${lesson.coming.length} coming: ${firstNames(lesson.coming, large ? 14 : 6)}`}
+      </p>
+    </div>
+  );
+}
+
+interface FiguresProps {
+  lesson: ReadyClass;
+  ready: NonNullable<ReadyClass['ready']>;
+  large: boolean;
+}
+
+/** How long it takes, how its effort goes, and which way it bends. */
+function Figures({ lesson, ready, large }: FiguresProps) {
+  return (
+    <div className="flex items-center gap-5">
+      <div>
+        <p className="title text-3xl">{showClock(ready.totalS)}</p>
+        <p className="text-soft">
+          of {minutes(lesson.targetS)} · likely {Math.round(ready.likely.lowS / 60)}–
+          {Math.round(ready.likely.highS / 60)}
+        </p>
+      </div>
+      <Ridge items={ready.swell} />
+      {large ? <Rose seconds={ready.directions} size={84} /> : null}
+    </div>
+  );
+}
+
+/** Where to go with it from here; who may only read plans is not offered the rest. */
+function Ways({ lesson, isReader }: { lesson: ReadyClass; isReader: boolean }) {
+  return (
+    <div className="mt-auto flex flex-wrap gap-2 pt-1">
+      <Link className={buttonClass('main')} to={`/classes/${lesson.id}/plan`}>
+        Plan<span className="sr-only"> {lesson.title}</span>
+      </Link>
+      {isReader ? null : (
+        <>
+          <Link className={buttonClass()} to={`/classes/${lesson.id}/options`}>
+            Options<span className="sr-only"> of {lesson.title}</span>
+          </Link>
+          <Link className={buttonClass()} to={`/classes/${lesson.id}/teach`}>
+            Teach<span className="sr-only"> {lesson.title}</span>
+          </Link>
+        </>
+      )}
+      {lesson.taught && !isReader ? (
+        <Link className={buttonClass('quiet')} to={`/classes/${lesson.id}/log`}>
+          Log<span className="sr-only"> of {lesson.title}</span>
+        </Link>
+      ) : null}
+    </div>
   );
 }
 

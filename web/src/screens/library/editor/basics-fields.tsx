@@ -29,116 +29,18 @@ const TURNED = { shouldDirty: true } as const;
 const MOST_LOAD = 4;
 
 /** What an exercise is: names, place, directions, dose. */
-export function BasicsFields({ form, draft, isNew }: FieldsProps) {
+export function BasicsFields(props: FieldsProps) {
+  const { form, draft } = props;
   const set = form.setValue;
   const toggled = <T extends string>(all: readonly T[], value: T, on: boolean): T[] =>
     on ? [...all, value] : all.filter((each) => each !== value);
   return (
     <section className="flex flex-col gap-4">
       <h2 className="text-xl">What it is</h2>
-      <div className="grid gap-4 sm:grid-cols-2">
-        <TextField
-          label="Name"
-          value={draft.name}
-          onChange={(event) => {
-            set('name', event.target.value, TURNED);
-            if (isNew) set('slug', slugOf(event.target.value), TURNED);
-          }}
-        />
-        <TextField
-          label="Short name for files and addresses"
-          hint={isNew ? 'Small letters, digits and hyphens.' : 'Stays as it is: plans point at it.'}
-          readOnly={!isNew}
-          {...form.register('slug')}
-        />
-        <CommaField
-          label="Other names, parted by commas"
-          values={draft.otherNames}
-          onValues={(values) => set('otherNames', values, TURNED)}
-        />
-        <TextField label="Purpose, in one line" {...form.register('purpose')} />
-        <CommaField
-          label="What moves it, parted by commas"
-          values={draft.movers}
-          onValues={(values) => set('movers', values, TURNED)}
-        />
-      </div>
+      <Naming {...props} />
       <div className="grid gap-3 sm:grid-cols-4">
-        <Select
-          label="Position"
-          value={draft.position}
-          choices={POSITIONS.map((value) => ({ value, name: POSITION_WORDS[value] }))}
-          onChange={(value) => set('position', value, TURNED)}
-        />
-        <Select
-          label="Kind of repetition"
-          value={draft.tempo}
-          choices={TEMPOS.map((value) => ({ value, name: TEMPO_WORDS[value] }))}
-          onChange={(value) => set('tempo', value, TURNED)}
-        />
-        <Select
-          label="Sides"
-          value={draft.dose.sides}
-          choices={SIDES.map((value) => ({ value, name: value }))}
-          onChange={(value) => set('dose', { ...draft.dose, sides: value }, TURNED)}
-        />
-        <Select
-          label="Its options are"
-          value={draft.optionsAre}
-          choices={[
-            { value: 'steps', name: 'steps of a ladder' },
-            { value: 'variants', name: 'variants, in turn' },
-          ]}
-          onChange={(value) => set('optionsAre', value, TURNED)}
-        />
-        <Stepper
-          label="spine load, 0 to 4"
-          value={draft.spineLoad}
-          min={0}
-          max={MOST_LOAD}
-          onChange={(value) => set('spineLoad', value, TURNED)}
-        />
-        {'count' in draft.dose && draft.dose.kind !== 'hold' ? (
-          <Stepper
-            label="usual dose"
-            value={draft.dose.count}
-            min={1}
-            max={200}
-            onChange={(count) => set('dose', { ...draft.dose, count } as Exercise['dose'], TURNED)}
-          />
-        ) : null}
-        {draft.dose.kind === 'hold' ? (
-          <Stepper
-            label="usual hold"
-            unit="s"
-            value={draft.dose.holdS}
-            min={1}
-            max={600}
-            step={5}
-            onChange={(holdS) => set('dose', { ...draft.dose, holdS } as Exercise['dose'], TURNED)}
-          />
-        ) : null}
-        <Stepper
-          label="usual least"
-          value={draft.usual.least}
-          min={1}
-          max={600}
-          onChange={(value) => set('usual.least', value, TURNED)}
-        />
-        <Stepper
-          label="usual most"
-          value={draft.usual.most}
-          min={1}
-          max={600}
-          onChange={(value) => set('usual.most', value, TURNED)}
-        />
-        <Stepper
-          label="standard option"
-          value={draft.standard}
-          min={1}
-          max={draft.options.length}
-          onChange={(value) => set('standard', value, TURNED)}
-        />
+        <Kind {...props} />
+        <Amounts {...props} />
       </div>
       <Chips
         legend="The spine"
@@ -155,6 +57,134 @@ export function BasicsFields({ form, draft, isNew }: FieldsProps) {
         onToggle={(value, on) => set('bodyParts', toggled(draft.bodyParts, value, on), TURNED)}
       />
     </section>
+  );
+}
+
+function Naming({ form, draft, isNew }: FieldsProps) {
+  const set = form.setValue;
+  return (
+    <div className="grid gap-4 sm:grid-cols-2">
+      <TextField
+        label="Name"
+        value={draft.name}
+        onChange={(event) => {
+          set('name', event.target.value, TURNED);
+          if (isNew) set('slug', slugOf(event.target.value), TURNED);
+        }}
+      />
+      <TextField
+        label="Short name for files and addresses"
+        hint={isNew ? 'Small letters, digits and hyphens.' : 'Stays as it is: plans point at it.'}
+        readOnly={!isNew}
+        {...form.register('slug')}
+      />
+      <CommaField
+        label="Other names, parted by commas"
+        values={draft.otherNames}
+        onValues={(values) => set('otherNames', values, TURNED)}
+      />
+      <TextField label="Purpose, in one line" {...form.register('purpose')} />
+      <CommaField
+        label="What moves it, parted by commas"
+        values={draft.movers}
+        onValues={(values) => set('movers', values, TURNED)}
+      />
+    </div>
+  );
+}
+
+/** How it is done: where, by what kind of repetition, on which sides. */
+function Kind({ form, draft }: FieldsProps) {
+  const set = form.setValue;
+  return (
+    <>
+      <Select
+        label="Position"
+        value={draft.position}
+        choices={POSITIONS.map((value) => ({ value, name: POSITION_WORDS[value] }))}
+        onChange={(value) => set('position', value, TURNED)}
+      />
+      <Select
+        label="Kind of repetition"
+        value={draft.tempo}
+        choices={TEMPOS.map((value) => ({ value, name: TEMPO_WORDS[value] }))}
+        onChange={(value) => set('tempo', value, TURNED)}
+      />
+      <Select
+        label="Sides"
+        value={draft.dose.sides}
+        choices={SIDES.map((value) => ({ value, name: value }))}
+        onChange={(value) => set('dose', { ...draft.dose, sides: value }, TURNED)}
+      />
+      <Select
+        label="Its options are"
+        value={draft.optionsAre}
+        choices={[
+          { value: 'steps', name: 'steps of a ladder' },
+          { value: 'variants', name: 'variants, in turn' },
+        ]}
+        onChange={(value) => set('optionsAre', value, TURNED)}
+      />
+    </>
+  );
+}
+
+/** What is counted: load of the spine, dose, its usual range, the standard option. */
+function Amounts({ form, draft }: FieldsProps) {
+  const set = form.setValue;
+  const dose = (change: object) =>
+    set('dose', { ...draft.dose, ...change }, TURNED);
+  return (
+    <>
+      <Stepper
+        label="spine load, 0 to 4"
+        value={draft.spineLoad}
+        min={0}
+        max={MOST_LOAD}
+        onChange={(value) => set('spineLoad', value, TURNED)}
+      />
+      {'count' in draft.dose && draft.dose.kind !== 'hold' ? (
+        <Stepper
+          label="usual dose"
+          value={draft.dose.count}
+          min={1}
+          max={200}
+          onChange={(count) => dose({ count })}
+        />
+      ) : null}
+      {draft.dose.kind === 'hold' ? (
+        <Stepper
+          label="usual hold"
+          unit="s"
+          value={draft.dose.holdS}
+          min={1}
+          max={600}
+          step={5}
+          onChange={(holdS) => dose({ holdS })}
+        />
+      ) : null}
+      <Stepper
+        label="usual least"
+        value={draft.usual.least}
+        min={1}
+        max={600}
+        onChange={(value) => set('usual.least', value, TURNED)}
+      />
+      <Stepper
+        label="usual most"
+        value={draft.usual.most}
+        min={1}
+        max={600}
+        onChange={(value) => set('usual.most', value, TURNED)}
+      />
+      <Stepper
+        label="standard option"
+        value={draft.standard}
+        min={1}
+        max={draft.options.length}
+        onChange={(value) => set('standard', value, TURNED)}
+      />
+    </>
   );
 }
 

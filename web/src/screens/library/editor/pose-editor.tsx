@@ -12,6 +12,7 @@ import { layOutBody } from '@wrenfern/core/body/skeleton';
 import { add, scale, type Vec3 } from '@wrenfern/core/body/space';
 import type { PropUse } from '@wrenfern/core/movement/exercise';
 import { VIEWS, type KeyPose, type Pose, type View } from '@wrenfern/core/movement/pose';
+import { VIEW_WORDS } from '@wrenfern/core/movement/words';
 import { Button } from '../../../parts/button.tsx';
 import { TextField } from '../../../parts/field.tsx';
 import { Select } from '../../../parts/select.tsx';
@@ -66,7 +67,7 @@ export function PoseEditor({ pose, props, view, onView, onChange }: PoseEditorPr
           label="Seen"
           value={view}
           onChange={onView}
-          choices={VIEWS.map((value) => ({ value, name: value.replace('-', ' ') }))}
+          choices={VIEWS.map((value) => ({ value, name: VIEW_WORDS[value] }))}
         />
         <Button onClick={() => onChange(poseOf(mirrorPose(fullPose(pose))))}>
           <FlipHorizontal2 size={16} aria-hidden /> Change sides
