@@ -1,4 +1,5 @@
 import { format } from 'date-fns';
+import type { ReadyClass } from '@wrenfern/contract/class-cards';
 import { CalendarPlus, ChevronLeft, ChevronRight, CopyPlus } from 'lucide-react';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -27,6 +28,8 @@ const VIEWS: { value: View; name: string }[] = [
 ];
 
 const WEEK = 7;
+
+const pageOf = (view: View) => (view === 'month' ? 'month' : 'week');
 
 /** The days of a week, or of the weeks that a month touches. */
 function daysOf(view: View, on: string): string[] {
@@ -82,28 +85,11 @@ export function Component() {
     setSearch({ on: next.on ?? on, view: next.view ?? view }, { replace: true });
   const classes = week.data?.classes ?? [];
   const shown = filterClasses(classes, filters);
-  const page = view === 'month' ? 'month' : 'week';
   return (
     <>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2 pt-7 pb-3">
         <h1 className="text-3xl">{titleOf(view, days, on)}</h1>
-        <div className={view === 'kept' ? 'hidden' : 'flex items-center'}>
-          <IconButton
-            label={`The ${page} before`}
-            onClick={() => show({ on: stepped(view, on, -1) })}
-          >
-            <ChevronLeft size={18} aria-hidden />
-          </IconButton>
-          <Button look="quiet" onClick={() => show({ on: today })}>
-            today
-          </Button>
-          <IconButton
-            label={`The ${page} after`}
-            onClick={() => show({ on: stepped(view, on, 1) })}
-          >
-            <ChevronRight size={18} aria-hidden />
-          </IconButton>
-        </div>
+        {view === 'kept' ? null : <Steps view={view} on={on} today={today} show={show} />}
         <SegmentedRadio
           label="Show"
           labelHidden
@@ -111,22 +97,7 @@ export function Component() {
           value={view}
           onChange={(next) => show({ view: next })}
         />
-        <div className="ml-auto flex flex-wrap gap-2">
-          {view === 'kept' ? null : <CalendarFeeds />}
-          {mayChange && page === 'week' && view !== 'kept' ? (
-            <CopyWeek from={days[0] ?? on} />
-          ) : null}
-          {mayChange ? (
-            <NewClass
-              day={days.includes(today) ? today : (days[0] ?? today)}
-              trigger={
-                <button type="button" className={buttonClass('main', 'min-h-10')}>
-                  <CalendarPlus size={18} aria-hidden /> New class
-                </button>
-              }
-            />
-          ) : null}
-        </div>
+        <Actions {...{ view, days, today, mayChange }} />
       </div>
       <FilterBar
         filters={filters}
@@ -140,22 +111,90 @@ export function Component() {
       ) : !week.data ? (
         <Loading what="the classes" />
       ) : (
-        <>
-          {classes.length === 0 ? (
-            <div className="lg:hidden">
-              <Empty title="No class in these days">Make one, or look at another week.</Empty>
-            </div>
-          ) : null}
-          {view === 'who' ? (
-            <InstructorColumns {...{ days, zone, today, mayChange }} classes={shown} />
-          ) : (
-            <DaysGrid
-              {...{ days, zone, today, mayChange, view }}
-              classes={shown}
-              month={view === 'month' ? on.slice(0, 7) : undefined}
-            />
-          )}
-        </>
+        <Days {...{ days, zone, today, mayChange, view, on, classes }} shown={shown} />
+      )}
+    </>
+  );
+}
+
+interface StepsProps {
+  view: View;
+  on: string;
+  today: string;
+  show: (next: { on: string }) => void;
+}
+
+/** The week or month before, the one of today, the one after. */
+function Steps({ view, on, today, show }: StepsProps) {
+  const page = pageOf(view);
+  return (
+    <div className="flex items-center">
+      <IconButton label={`The ${page} before`} onClick={() => show({ on: stepped(view, on, -1) })}>
+        <ChevronLeft size={18} aria-hidden />
+      </IconButton>
+      <Button look="quiet" onClick={() => show({ on: today })}>
+        today
+      </Button>
+      <IconButton label={`The ${page} after`} onClick={() => show({ on: stepped(view, on, 1) })}>
+        <ChevronRight size={18} aria-hidden />
+      </IconButton>
+    </div>
+  );
+}
+
+interface DaysProps {
+  view: View;
+  days: readonly string[];
+  today: string;
+  mayChange: boolean;
+}
+
+/** What can be done with the days that are seen. */
+function Actions({ view, days, today, mayChange }: DaysProps) {
+  const first = days[0] ?? today;
+  return (
+    <div className="ml-auto flex flex-wrap gap-2">
+      {view === 'kept' ? null : <CalendarFeeds />}
+      {mayChange && view !== 'month' && view !== 'kept' ? <CopyWeek from={first} /> : null}
+      {mayChange ? (
+        <NewClass
+          day={days.includes(today) ? today : first}
+          trigger={
+            <button type="button" className={buttonClass('main', 'min-h-10')}>
+              <CalendarPlus size={18} aria-hidden /> New class
+            </button>
+          }
+        />
+      ) : null}
+    </div>
+  );
+}
+
+interface ShownProps extends Omit<DaysProps, 'view'> {
+  view: Exclude<View, 'kept'>;
+  zone: string;
+  on: string;
+  classes: readonly ReadyClass[];
+  /** Those that the filters leave. */
+  shown: readonly ReadyClass[];
+}
+
+function Days({ view, days, today, mayChange, zone, on, classes, shown }: ShownProps) {
+  return (
+    <>
+      {classes.length === 0 ? (
+        <div className="lg:hidden">
+          <Empty title="No class in these days">Make one, or look at another week.</Empty>
+        </div>
+      ) : null}
+      {view === 'who' ? (
+        <InstructorColumns {...{ days, zone, today, mayChange }} classes={shown} />
+      ) : (
+        <DaysGrid
+          {...{ days, zone, today, mayChange, view }}
+          classes={shown}
+          month={view === 'month' ? on.slice(0, 7) : undefined}
+        />
       )}
     </>
   );

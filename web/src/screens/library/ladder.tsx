@@ -43,21 +43,7 @@ function Rung({
   playing,
   mirrored,
 }: LadderProps & { option: Option; before: Option | undefined }) {
-  const breath = useRef<HTMLParagraphElement>(null);
-  const secondsS = repetitionS(exercise);
-  const shareAt = useCallback((seconds: number) => (seconds / secondsS) % 1, [secondsS]);
-  const { phases } = exercise.breath;
-  // Written past React: it changes with every picture.
-  const onShare = useCallback(
-    (share: number) => {
-      const phase = phases[Math.floor(share * phases.length)];
-      const words = phase ? `${BREATH_WORDS[phase.on]}: ${phase.doing}` : '';
-      if (breath.current && breath.current.textContent !== words) {
-        breath.current.textContent = words;
-      }
-    },
-    [phases],
-  );
+  const { breath, shareAt, onShare } = useBreath(exercise);
   const isStandard = option.number === exercise.standard && !isSeries(exercise);
   /** A variant is no step from the one before it. */
   const step = isSeries(exercise) ? undefined : before;
@@ -92,33 +78,64 @@ function Rung({
         {step ? <span className="font-semibold text-copper">Changes: </span> : null}
         {option.change}
       </p>
-      {step ? (
-        <ul className="mt-1.5 flex flex-wrap gap-1" aria-label="What is turned">
-          {option.levers.map((lever) => (
-            <li
-              key={lever}
-              className="rounded-full bg-copper-soft px-2 py-0.5 text-[0.8125rem] text-copper"
-            >
-              {LEVER_WORDS[lever]}
-            </li>
-          ))}
-        </ul>
-      ) : null}
+      {step ? <Levers option={option} /> : null}
       <LoadBars option={option} before={step} />
-      <dl className="mt-3 flex flex-col gap-1 text-[0.8125rem]">
-        <Fact name="Feel" value={option.feel} />
-        <Fact name={isSeries(exercise) ? 'Easier' : 'Step back'} value={option.stepBack} />
-        <Fact name="Props" value={propWords(option)} />
-        {option.settings ? <Fact name="Machine" value={settingWords(option)} /> : null}
-        <Fact
-          name="Asks for"
-          value={
-            option.demands.map((demand) => DEMAND_WORDS[demand]).join(', ') ||
-            'nothing that a caution speaks of'
-          }
-        />
-      </dl>
+      <Facts exercise={exercise} option={option} />
     </li>
+  );
+}
+
+/** The words of the breath, in step with the moving figure. */
+function useBreath(exercise: Exercise) {
+  const breath = useRef<HTMLParagraphElement>(null);
+  const secondsS = repetitionS(exercise);
+  const shareAt = useCallback((seconds: number) => (seconds / secondsS) % 1, [secondsS]);
+  const { phases } = exercise.breath;
+  // Written past React: it changes with every picture.
+  const onShare = useCallback(
+    (share: number) => {
+      const phase = phases[Math.floor(share * phases.length)];
+      const words = phase ? `${BREATH_WORDS[phase.on]}: ${phase.doing}` : '';
+      if (breath.current && breath.current.textContent !== words) {
+        breath.current.textContent = words;
+      }
+    },
+    [phases],
+  );
+  return { breath, shareAt, onShare };
+}
+
+/** What this step turns up against the one before. */
+function Levers({ option }: { option: Option }) {
+  return (
+    <ul className="mt-1.5 flex flex-wrap gap-1" aria-label="What is turned">
+      {option.levers.map((lever) => (
+        <li
+          key={lever}
+          className="rounded-full bg-copper-soft px-2 py-0.5 text-[0.8125rem] text-copper"
+        >
+          {LEVER_WORDS[lever]}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Facts({ exercise, option }: { exercise: Exercise; option: Option }) {
+  return (
+    <dl className="mt-3 flex flex-col gap-1 text-[0.8125rem]">
+      <Fact name="Feel" value={option.feel} />
+      <Fact name={isSeries(exercise) ? 'Easier' : 'Step back'} value={option.stepBack} />
+      <Fact name="Props" value={propWords(option)} />
+      {option.settings ? <Fact name="Machine" value={settingWords(option)} /> : null}
+      <Fact
+        name="Asks for"
+        value={
+          option.demands.map((demand) => DEMAND_WORDS[demand]).join(', ') ||
+          'nothing that a caution speaks of'
+        }
+      />
+    </dl>
   );
 }
 

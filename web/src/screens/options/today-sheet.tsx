@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { CAUTIONS, cautionOf, type CautionId } from '@wrenfern/core/people/cautions';
-import { cautionsOn } from '@wrenfern/core/people/person';
+import { cautionsOn, type CautionEntry } from '@wrenfern/core/people/person';
 import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
@@ -46,12 +46,6 @@ function TodayForm({
   const [today, setToday] = useState<ReadonlySet<CautionId>>(
     new Set(booked.today.map(({ caution }) => caution)),
   );
-  const lasting = cautionsOn(booked.person, lesson.day);
-  const toggle = (id: CautionId) => {
-    const next = new Set(today);
-    if (!next.delete(id)) next.add(id);
-    setToday(next);
-  };
   const submit = async () => {
     const saved = await save(booked, {
       todayNote: note.trim(),
@@ -61,35 +55,8 @@ function TodayForm({
   };
   return (
     <div className="flex flex-col gap-4">
-      {lasting.length > 0 ? (
-        <ul className="flex flex-col gap-1 rounded-xl bg-slate-soft p-3">
-          {lasting.map((entry) => {
-            const caution = cautionOf(entry.caution);
-            return (
-              <li key={entry.caution}>
-                <span className="font-semibold">{caution.name}.</span> {caution.says} {entry.note}{' '}
-                {entry.clearedBy ? `Cleared by: ${entry.clearedBy}.` : ''}
-              </li>
-            );
-          })}
-        </ul>
-      ) : null}
-      <fieldset>
-        <legend className="mb-1 font-semibold">Today as well</legend>
-        <div className="grid max-h-56 gap-x-4 gap-y-1 overflow-y-auto sm:grid-cols-2">
-          {CAUTIONS.map(({ id, name }) => (
-            <label key={id} className="flex min-h-7 items-center gap-2">
-              <input
-                type="checkbox"
-                checked={today.has(id)}
-                onChange={() => toggle(id)}
-                className="size-4 accent-(--fern)"
-              />
-              {name}
-            </label>
-          ))}
-        </div>
-      </fieldset>
+      <Lasting entries={cautionsOn(booked.person, lesson.day)} />
+      <CautionTicks ticked={today} onChange={setToday} />
       <Field label="Note for today">
         {(named) => (
           <input
@@ -111,5 +78,54 @@ function TodayForm({
         </Link>
       </div>
     </div>
+  );
+}
+
+/** What the person's own record says for this day. */
+function Lasting({ entries }: { entries: readonly CautionEntry[] }) {
+  if (entries.length === 0) return null;
+  return (
+    <ul className="flex flex-col gap-1 rounded-xl bg-slate-soft p-3">
+      {entries.map((entry) => {
+        const caution = cautionOf(entry.caution);
+        return (
+          <li key={entry.caution}>
+            <span className="font-semibold">{caution.name}.</span> {caution.says} {entry.note}{' '}
+            {entry.clearedBy ? `Cleared by: ${entry.clearedBy}.` : ''}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+interface TicksProps {
+  ticked: ReadonlySet<CautionId>;
+  onChange: (ticked: ReadonlySet<CautionId>) => void;
+}
+
+function CautionTicks({ ticked, onChange }: TicksProps) {
+  const toggle = (id: CautionId) => {
+    const next = new Set(ticked);
+    if (!next.delete(id)) next.add(id);
+    onChange(next);
+  };
+  return (
+    <fieldset>
+      <legend className="mb-1 font-semibold">Today as well</legend>
+      <div className="grid max-h-56 gap-x-4 gap-y-1 overflow-y-auto sm:grid-cols-2">
+        {CAUTIONS.map(({ id, name }) => (
+          <label key={id} className="flex min-h-7 items-center gap-2">
+            <input
+              type="checkbox"
+              checked={ticked.has(id)}
+              onChange={() => toggle(id)}
+              className="size-4 accent-(--fern)"
+            />
+            {name}
+          </label>
+        ))}
+      </div>
+    </fieldset>
   );
 }

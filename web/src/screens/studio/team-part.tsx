@@ -198,10 +198,6 @@ function MemberSheet({ member, reload }: { member: TeamMember; reload: () => voi
       true,
     ),
   );
-  const reset = async () => {
-    const answer = await request(LinkPath, 'POST', `/team/${member.id}/reset`);
-    setPath(answer.path);
-  };
   return (
     <Sheet
       title={member.name}
@@ -223,49 +219,58 @@ function MemberSheet({ member, reload }: { member: TeamMember; reload: () => voi
           Change the part
         </Button>
       </form>
-      <div className="mt-5 flex flex-col gap-3 border-t border-line pt-4">
-        {path ? (
-          <AddressToCopy label="One-time link" path={path}>
-            Give this link to {member.name}. It opens once, within a day; the old password ends when
-            it is used.
-          </AddressToCopy>
-        ) : (
-          <Button className="self-start" onClick={() => void act(reset, false)}>
-            A link to another password
-          </Button>
-        )}
-        <Button
-          className="self-start"
-          onClick={() => void act(() => send('DELETE', `/team/${member.id}/sessions`), true)}
-        >
-          Sign out everywhere
-        </Button>
-        {member.hasSecondFactor ? (
-          <>
-            <Button
-              className="self-start"
-              onClick={() =>
-                void act(() => send('DELETE', `/team/${member.id}/second-factor`), true)
-              }
-            >
-              End the second factor
-            </Button>
-            <p className="text-soft">
-              Only for somebody you have before you, who lost the authenticator and the recovery
-              codes. They sign in with the password alone and set up another.
-            </p>
-          </>
-        ) : null}
-        <Button
-          look="warn"
-          className="self-start"
-          onClick={() => void act(() => send('DELETE', `/team/${member.id}`), true)}
-        >
-          Take out of the team
-        </Button>
-        <p className="text-soft">Is signed out everywhere at once. What they planned stays.</p>
-      </div>
+      <MemberActions member={member} act={act} path={path} onPath={setPath} />
     </Sheet>
+  );
+}
+
+interface ActionsProps {
+  member: TeamMember;
+  act: (work: () => Promise<unknown>, isDone: boolean) => Promise<void>;
+  /** Of the one-time link that has been made. */
+  path: string | undefined;
+  onPath: (path: string) => void;
+}
+
+/** What an owner can do for a member, or about one. */
+function MemberActions({ member, act, path, onPath }: ActionsProps) {
+  const end = (what: '' | '/sessions' | '/second-factor') =>
+    void act(() => send('DELETE', `/team/${member.id}${what}`), true);
+  const reset = async () => {
+    const answer = await request(LinkPath, 'POST', `/team/${member.id}/reset`);
+    onPath(answer.path);
+  };
+  return (
+    <div className="mt-5 flex flex-col gap-3 border-t border-line pt-4">
+      {path ? (
+        <AddressToCopy label="One-time link" path={path}>
+          Give this link to {member.name}. It opens once, within a day; the old password ends when
+          it is used.
+        </AddressToCopy>
+      ) : (
+        <Button className="self-start" onClick={() => void act(reset, false)}>
+          A link to another password
+        </Button>
+      )}
+      <Button className="self-start" onClick={() => end('/sessions')}>
+        Sign out everywhere
+      </Button>
+      {member.hasSecondFactor ? (
+        <>
+          <Button className="self-start" onClick={() => end('/second-factor')}>
+            End the second factor
+          </Button>
+          <p className="text-soft">
+            Only for somebody you have before you, who lost the authenticator and the recovery
+            codes. They sign in with the password alone and set up another.
+          </p>
+        </>
+      ) : null}
+      <Button look="warn" className="self-start" onClick={() => end('')}>
+        Take out of the team
+      </Button>
+      <p className="text-soft">Is signed out everywhere at once. What they planned stays.</p>
+    </div>
   );
 }
 

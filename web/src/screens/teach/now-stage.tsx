@@ -81,24 +81,35 @@ export function NowStage({
       </div>
       {gear}
       {pause}
-      {exercise ? (
-        <div className="grid gap-4 text-xl max-sm:text-lg sm:grid-cols-2">
-          <Card title="Say">
-            {exercise.cues.slice(0, 2).map((cue) => (
-              <p key={cue}>“{cue}”</p>
-            ))}
-            {words?.pelvis ? <p className="text-lg text-soft">{words.pelvis}</p> : null}
-          </Card>
-          <Card title="Watch">
-            {exercise.faults.slice(0, 2).map(({ fault, remedy }) => (
-              <p key={fault}>
-                {fault} → <span className="text-soft">{remedy}</span>
-              </p>
-            ))}
-          </Card>
-        </div>
-      ) : null}
+      {exercise ? <SayAndWatch exercise={exercise} pelvis={words?.pelvis} /> : null}
     </section>
+  );
+}
+
+interface SayProps {
+  exercise: Exercise;
+  /** What the school says about the pelvis here. */
+  pelvis: string | undefined;
+}
+
+/** Two words to say, two faults to watch for: more is not read while teaching. */
+function SayAndWatch({ exercise, pelvis }: SayProps) {
+  return (
+    <div className="grid gap-4 text-xl max-sm:text-lg sm:grid-cols-2">
+      <Card title="Say">
+        {exercise.cues.slice(0, 2).map((cue) => (
+          <p key={cue}>“{cue}”</p>
+        ))}
+        {pelvis ? <p className="text-lg text-soft">{pelvis}</p> : null}
+      </Card>
+      <Card title="Watch">
+        {exercise.faults.slice(0, 2).map(({ fault, remedy }) => (
+          <p key={fault}>
+            {fault} → <span className="text-soft">{remedy}</span>
+          </p>
+        ))}
+      </Card>
+    </div>
   );
 }
 

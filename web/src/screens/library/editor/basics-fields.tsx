@@ -132,8 +132,7 @@ function Kind({ form, draft }: FieldsProps) {
 /** What is counted: load of the spine, dose, its usual range, the standard option. */
 function Amounts({ form, draft }: FieldsProps) {
   const set = form.setValue;
-  const dose = (change: object) =>
-    set('dose', { ...draft.dose, ...change }, TURNED);
+  const dose = (change: object) => set('dose', { ...draft.dose, ...change }, TURNED);
   return (
     <>
       <Stepper

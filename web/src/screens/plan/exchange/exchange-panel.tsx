@@ -89,13 +89,9 @@ function BringIn({ take }: { take: (plan: Plan) => void }) {
   const plan = useEditor((editor) => editor.plan);
   const [text, setText] = useState('');
   const [brought, setBrought] = useState<BroughtIn>();
-  const [isOver, setOver] = useState(false);
   const read = (next: string) => {
     setText(next);
     setBrought(next.trim() === '' ? undefined : readIn(next, catalogue));
-  };
-  const readFile = async (file: File | undefined) => {
-    if (file) read(await file.text());
   };
   return (
     <section aria-label="In" className="flex min-w-0 flex-col gap-3">
@@ -105,12 +101,48 @@ function BringIn({ take }: { take: (plan: Plan) => void }) {
         parts; or drop a file here. “clam 10 each”, “figure four 30 s”, “bridge x5 rolled”, “plank
         20s twice”, “water 40 s”.
       </p>
+      <TextIn text={text} onText={read} />
+      {brought?.kind === 'faults' ? <Faults faults={brought.faults} /> : null}
+      {brought?.kind === 'plan' ? (
+        <div className="rounded-xl bg-mist p-3">
+          <p className="mb-2">
+            <span className="font-semibold">{brought.plan.title}</span>, {brought.plan.machine},{' '}
+            {Math.round(brought.plan.targetS / 60)} min, {brought.plan.segments.length} parts.
+          </p>
+          <Button look="main" onClick={() => take(brought.plan)}>
+            Put it in place of what is here
+          </Button>
+        </div>
+      ) : null}
+      {brought?.kind === 'notes' ? (
+        <NotesPreview
+          lines={brought.lines}
+          take={(chosen) => take(planFromNotes(brought.lines, chosen, catalogue, plan))}
+        />
+      ) : null}
+    </section>
+  );
+}
+
+interface TextInProps {
+  text: string;
+  onText: (text: string) => void;
+}
+
+/** Written, pasted, dropped, or read from a file. */
+function TextIn({ text, onText }: TextInProps) {
+  const [isOver, setOver] = useState(false);
+  const readFile = async (file: File | undefined) => {
+    if (file) onText(await file.text());
+  };
+  return (
+    <>
       <textarea
         aria-label="Notes, Markdown or a plan file"
         rows={14}
         value={text}
         maxLength={400_000}
-        onChange={(event) => read(event.target.value)}
+        onChange={(event) => onText(event.target.value)}
         onDragOver={(event) => {
           event.preventDefault();
           setOver(true);
@@ -135,33 +167,19 @@ function BringIn({ take }: { take: (plan: Plan) => void }) {
           onChange={(event) => void readFile(event.target.files?.[0])}
         />
       </label>
-      {brought?.kind === 'faults' ? (
-        <div role="alert" className="rounded-xl bg-copper-soft p-3 text-copper">
-          <p className="font-semibold">This can’t be taken as it is:</p>
-          <ul className="list-disc pl-5">
-            {brought.faults.map((fault) => (
-              <li key={fault}>{fault}</li>
-            ))}
-          </ul>
-        </div>
-      ) : null}
-      {brought?.kind === 'plan' ? (
-        <div className="rounded-xl bg-mist p-3">
-          <p className="mb-2">
-            <span className="font-semibold">{brought.plan.title}</span>, {brought.plan.machine},{' '}
-            {Math.round(brought.plan.targetS / 60)} min, {brought.plan.segments.length} parts.
-          </p>
-          <Button look="main" onClick={() => take(brought.plan)}>
-            Put it in place of what is here
-          </Button>
-        </div>
-      ) : null}
-      {brought?.kind === 'notes' ? (
-        <NotesPreview
-          lines={brought.lines}
-          take={(chosen) => take(planFromNotes(brought.lines, chosen, catalogue, plan))}
-        />
-      ) : null}
-    </section>
+    </>
+  );
+}
+
+function Faults({ faults }: { faults: readonly string[] }) {
+  return (
+    <div role="alert" className="rounded-xl bg-copper-soft p-3 text-copper">
+      <p className="font-semibold">This can’t be taken as it is:</p>
+      <ul className="list-disc pl-5">
+        {faults.map((fault) => (
+          <li key={fault}>{fault}</li>
+        ))}
+      </ul>
+    </div>
   );
 }
