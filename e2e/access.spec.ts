@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { enterDemo } from './steps.ts';
+import { enterDemo, rows } from './steps.ts';
 
 async function firstClass(page: Page): Promise<string> {
   const href = await page
@@ -14,7 +14,7 @@ const SCREENS: [
   path: (id: string) => string,
   ready: (page: Page) => Promise<void>,
 ][] = [
-  ['today', () => '/', (page) => expect(page.locator('article').first()).toBeVisible()],
+  ['today', () => '/', (page) => expect(page.getByRole('article').first()).toBeVisible()],
   [
     'plan',
     (id) => `/classes/${id}/plan`,
@@ -44,7 +44,7 @@ const SCREENS: [
   [
     'options',
     (id) => `/classes/${id}/options`,
-    (page) => expect(page.getByText('Asha Delun').locator('visible=true').first()).toBeVisible(),
+    (page) => expect(page.getByText('Asha Delun').filter({ visible: true }).first()).toBeVisible(),
   ],
   [
     'teach',
@@ -143,7 +143,7 @@ test('axe finds nothing serious in what opens over a screen', async ({ page }) =
   await expect(page.getByRole('dialog')).toBeVisible();
   expect(await seriousFaults(page)).toEqual([]);
   await page.goto(`/classes/${id}/plan`);
-  await page.locator('[data-item]').nth(4).click();
+  await rows(page).nth(4).click();
   expect(await seriousFaults(page)).toEqual([]);
   await page.getByRole('button', { name: 'why?' }).first().click();
   await expect(page.getByText(/^(Must|Should) hold\. .*Common practice\.$/)).toBeVisible();
@@ -180,9 +180,9 @@ test('keyboard alone goes from Today to a chosen row', async ({ page }) => {
   await page.keyboard.press('j');
   await expect(page.getByRole('heading', { level: 2, name: 'Three-way breathing' })).toBeVisible();
   await page.keyboard.press('Alt+ArrowDown');
-  await expect(page.locator('[data-item]').nth(2)).toContainText('Three-way breathing');
+  await expect(rows(page).nth(2)).toContainText('Three-way breathing');
   await page.keyboard.press('Control+z');
-  await expect(page.locator('[data-item]').nth(1)).toContainText('Three-way breathing');
+  await expect(rows(page).nth(1)).toContainText('Three-way breathing');
 });
 
 test('nothing is wider than a tablet or a phone', async ({ page }) => {

@@ -150,7 +150,7 @@ test('the run sheet is one page of paper without anybody’s name or condition',
       .first(),
   ).toBeVisible();
   await page.getByText('Set-up list').click();
-  const bands = page.frameLocator('iframe').locator('td.band');
+  const bands = page.frameLocator('iframe').getByRole('cell');
   await expect(bands.filter({ hasText: 'two kiln' }).first()).toBeVisible();
   await expect(page.frameLocator('iframe').getByText('No props.')).toBeVisible();
   await page.getByText('Cards, eight on a page').click();

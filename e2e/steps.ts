@@ -22,10 +22,10 @@ export async function makeClass(page: Page, title: string, minutes: number): Pro
 
 export const rows = (page: Page): Locator =>
   // Not by its role: under an open dialog the list is hidden from all but the eye.
-  page.locator('ol[aria-label="Running order"] [data-item]');
+  page.getByTestId('row');
 
 export const names = async (page: Page): Promise<string[]> => {
-  const texts = await rows(page).locator('.font-semibold').allInnerTexts();
+  const texts = await rows(page).getByTestId('row-name').allInnerTexts();
   return texts.map((text) => text.trim());
 };
 

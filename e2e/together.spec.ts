@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { add, enterDemo, expectSaved, makeClass, names } from './steps.ts';
+import { add, enterDemo, expectSaved, makeClass, names, rows } from './steps.ts';
 
 test('two devices teach one class: each follows the other within two seconds', async ({
   page,
@@ -31,7 +31,7 @@ test('two devices teach one class: each follows the other within two seconds', a
   await test.step('a plan emptied meanwhile leaves the class and its log as they are', async () => {
     const planner = await context.newPage();
     await planner.goto(`/classes/${id}/plan`);
-    await planner.locator('[data-item]').first().click();
+    await rows(planner).first().click();
     await planner.keyboard.press('Delete');
     await expectSaved(planner);
     await expect.poll(async () => (await names(planner)).length).toBe(2);
@@ -110,7 +110,7 @@ test('an earlier plan is looked at and brought back, and a class taken out of th
   await add(page, 'Plank');
   await expectSaved(page);
   await page.keyboard.press('Escape');
-  await page.locator('[data-item]').first().click();
+  await rows(page).first().click();
   await page.keyboard.press('Delete');
   await expectSaved(page);
   await page.keyboard.press('Escape');

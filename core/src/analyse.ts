@@ -84,25 +84,23 @@ function lookInto(plan: Plan, catalogue: Catalogue, context: ClassContext): Look
     return { options, props: planProps(timed, options, catalogue, context.cupboard) };
   };
   const { options, props } = fit(plan, timeline);
-  const gear = gearBlocks(plan, timeline, catalogue, machines);
   const group = groupOf(context.attendees, context.day);
   const input = { plan, catalogue, timeline, retime, group, familiar: context.familiar };
   const rules = ruleContext(input);
+  const gear = gearBlocks(rules.worked, machines);
   const findings = [
     ...missingFindings(plan, catalogue),
-    ...timeFindings(plan, catalogue, timeline),
+    ...timeFindings(rules),
     ...reviewOrder(input, rules),
     ...roomFindings({
-      plan,
-      catalogue,
-      timeline,
+      rules,
       options,
       props,
       attendees: context.attendees,
       versionsAtOnce: atOnce,
       rework: (edited) => fit(edited, retime(edited)),
     }),
-    ...machineFindings({ plan, gear, machines, attendees: context.attendees }),
+    ...machineFindings({ rules, gear, machines, attendees: context.attendees }),
   ];
   const coverage = coverDirections(timeline);
   return { analysis: { timeline, coverage, options, props, gear }, rules, findings };

@@ -6,13 +6,12 @@ import {
   type Springs,
 } from '../movement/gear.ts';
 import type { Attendee } from '../people/choose-option.ts';
-import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
 import type { GearBlock } from '../room/gear-blocks.ts';
 import { springName, springsOwned, springsShort, type Machines } from '../room/machines.ts';
-import type { OpenFinding, Repair } from './rule.ts';
+import type { OpenFinding, Repair, RuleContext, Worked } from './rule.ts';
 
 interface MachineInput {
-  plan: Plan;
+  rules: Pick<RuleContext, 'plan' | 'worked'>;
   gear: readonly GearBlock[];
   machines: Machines;
   attendees: readonly Attendee[];
@@ -27,7 +26,7 @@ const RULE = {
 
 /** What the studio's machines do not have. Says nothing where the studio has said nothing of them. */
 export function machineFindings(input: MachineInput): OpenFinding[] {
-  if (input.plan.machine !== 'reformer') return [];
+  if (input.rules.plan.machine !== 'reformer') return [];
   return [...tooFew(input), ...springsMissing(input)];
 }
 
@@ -46,7 +45,7 @@ function tooFew({ machines, attendees }: MachineInput): OpenFinding[] {
   ];
 }
 
-function springsMissing({ plan, gear, machines }: MachineInput): OpenFinding[] {
+function springsMissing({ rules, gear, machines }: MachineInput): OpenFinding[] {
   return gear.flatMap((block): OpenFinding[] => {
     const short = springsShort(block.gear.springs, machines);
     const [first] = block.itemIds;
@@ -58,21 +57,21 @@ function springsMissing({ plan, gear, machines }: MachineInput): OpenFinding[] {
         key: `springs ${first}`,
         itemIds: block.itemIds,
         sentence: `The springs asked for are not there: ${short}.`,
-        repairs: () => nearest(plan, block, machines),
+        repairs: () => nearest(rules.worked, block, machines),
       },
     ];
   });
 }
 
 /** The set nearest to what was asked for that a machine has: fewest springs differ, then most pull. */
-function nearest(plan: Plan, block: GearBlock, machines: Machines): Repair[] {
+function nearest(worked: readonly Worked[], block: GearBlock, machines: Machines): Repair[] {
   const asked = block.gear.springs ?? {};
   const sets = setsOf(machines).sort(
     (a, b) =>
       springsChanged({ springs: asked }, { springs: a }) -
         springsChanged({ springs: asked }, { springs: b }) || pull(b) - pull(a),
   );
-  const items = new Map(exerciseItemsOf(plan).map((item) => [item.id, item]));
+  const items = new Map(worked.map(({ item }) => [item.id, item]));
   return sets.slice(0, 2).map((springs) => ({
     label: `Hang ${springWords(springs, springName(machines))}`,
     edit: {

@@ -1,18 +1,14 @@
-import type { Catalogue } from '../movement/catalogue.ts';
 import { listWords, PROP_WORDS } from '../movement/words.ts';
 import type { Attendee } from '../people/choose-option.ts';
 import type { OptionsPlan } from '../people/choose-options.ts';
 import { applyEdit } from '../plan/edits.ts';
-import { exerciseItemsOf, offeredOptions, type Plan } from '../plan/plan.ts';
+import { offeredOptions, type Plan } from '../plan/plan.ts';
 import { showClock } from '../plan/show-time.ts';
-import type { Timeline } from '../plan/timing/timeline.ts';
 import type { PropNeed } from '../room/props.ts';
-import type { OpenFinding, Repair } from './rule.ts';
+import type { OpenFinding, Repair, RuleContext } from './rule.ts';
 
 interface RoomInput {
-  plan: Plan;
-  catalogue: Catalogue;
-  timeline: Timeline;
+  rules: Pick<RuleContext, 'plan' | 'timeline' | 'worked'>;
   options: OptionsPlan;
   props: readonly PropNeed[];
   attendees: readonly Attendee[];
@@ -27,10 +23,9 @@ export function roomFindings(input: RoomInput): OpenFinding[] {
 }
 
 function withoutOption(input: RoomInput): OpenFinding[] {
-  const { plan, catalogue, options, attendees } = input;
+  const { rules, options, attendees } = input;
   const names = new Map(attendees.map(({ person }) => [person.id, person.name]));
-  return exerciseItemsOf(plan).flatMap((item): OpenFinding[] => {
-    const exercise = catalogue.require(item.exercise);
+  return rules.worked.flatMap(({ item, exercise }): OpenFinding[] => {
     const resting = restingAt(item.id, options);
     if (resting.length === 0) return [];
     const who = listWords(resting.map((id) => names.get(id) ?? id));
@@ -62,7 +57,7 @@ function restingAt(itemId: string, options: OptionsPlan): string[] {
 }
 
 function everyoneActs(repair: Repair, itemId: string, input: RoomInput): boolean {
-  const result = applyEdit(input.plan, repair.edit);
+  const result = applyEdit(input.rules.plan, repair.edit);
   return result.ok && restingAt(itemId, input.rework(result.plan).options).length === 0;
 }
 
@@ -76,11 +71,10 @@ function offerMore(item: { id: string }, all: number, offered: number[]): Repair
   return [{ label: 'Offer every option', edit: { type: 'setOptions', itemId: item.id } }, remove];
 }
 
-function tooManyVersions({ plan, catalogue, options, versionsAtOnce }: RoomInput): OpenFinding[] {
-  return exerciseItemsOf(plan).flatMap((item): OpenFinding[] => {
+function tooManyVersions({ rules, options, versionsAtOnce }: RoomInput): OpenFinding[] {
+  return rules.worked.flatMap(({ item, exercise }): OpenFinding[] => {
     const versions = options.versions.get(item.id) ?? [];
     if (versions.length <= versionsAtOnce) return [];
-    const exercise = catalogue.require(item.exercise);
     const busiest = versions
       .flatMap(({ choice, people }) =>
         choice.kind === 'option' ? [{ option: choice.option, count: people.length }] : [],
@@ -114,7 +108,10 @@ function tooManyVersions({ plan, catalogue, options, versionsAtOnce }: RoomInput
 }
 
 function propsShort(input: RoomInput): OpenFinding[] {
-  const { props, timeline } = input;
+  const {
+    props,
+    rules: { timeline },
+  } = input;
   return props
     .filter((need) => need.short > 0)
     .map((need) => {
@@ -136,12 +133,11 @@ function propsShort(input: RoomInput): OpenFinding[] {
 
 /** The prop left out where the exercise can be done without it: at one item, else wherever that goes. */
 function withFewer(need: PropNeed, input: RoomInput): Repair[] {
-  const { plan, catalogue } = input;
+  const { plan, worked } = input.rules;
   const name = PROP_WORDS[need.prop];
   const held = new Set(need.spans.map(({ itemId }) => itemId));
-  const bare = exerciseItemsOf(plan).flatMap((item) => {
+  const bare = worked.flatMap(({ item, exercise }) => {
     if (!held.has(item.id)) return [];
-    const exercise = catalogue.require(item.exercise);
     const options = offeredOptions(item, exercise).filter((number) =>
       exercise.options[number - 1]?.props.every(({ prop }) => prop !== need.prop),
     );

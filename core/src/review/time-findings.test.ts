@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { applyEdit } from '../plan/edits.ts';
+import type { Plan } from '../plan/plan.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 import { makeCatalogue } from '../testing/make-exercise.ts';
 import { makePlan } from '../testing/make-plan.ts';
+import { ruleContext } from './rule-context.ts';
 import { timeFindings } from './time-findings.ts';
 
 const catalogue = makeCatalogue();
@@ -16,8 +18,9 @@ const plan = (targetS: number) =>
     ],
     { targetS },
   );
-const findingsOf = (targetS: number) =>
-  timeFindings(plan(targetS), catalogue, timePlan(plan(targetS), catalogue));
+const inTime = (of: Plan, timeline = timePlan(of, catalogue)) =>
+  timeFindings(ruleContext({ plan: of, catalogue, timeline }));
+const findingsOf = (targetS: number) => inTime(plan(targetS));
 
 describe('timeFindings', () => {
   const { totalS } = timePlan(plan(1800), catalogue);
@@ -61,11 +64,11 @@ describe('timeFindings', () => {
       },
     );
     const long = { ...timePlan(bare, catalogue), overS: 400 };
-    expect(timeFindings(bare, catalogue, long)[0]?.repairs()).toEqual([]);
+    expect(inTime(bare, long)[0]?.repairs()).toEqual([]);
   });
 
   it('says nothing of an empty class', () => {
     const empty = makePlan([[]]);
-    expect(timeFindings(empty, catalogue, timePlan(empty, catalogue))).toEqual([]);
+    expect(inTime(empty)).toEqual([]);
   });
 });

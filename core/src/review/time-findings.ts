@@ -1,13 +1,9 @@
-import type { Catalogue } from '../movement/catalogue.ts';
 import type { Dose } from '../movement/dose.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import type { Edit } from '../plan/edits.ts';
-import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
-import { rulesOf } from '../plan/schools.ts';
-import { doseOf } from '../plan/usual.ts';
 import { showClock } from '../plan/show-time.ts';
-import type { TimedItem, Timeline } from '../plan/timing/timeline.ts';
-import type { OpenFinding, Repair } from './rule.ts';
+import type { TimedItem } from '../plan/timing/timeline.ts';
+import type { OpenFinding, Repair, RuleContext, Worked } from './rule.ts';
 
 /** Nobody notices less than this. */
 const TOLERANCE_S = 60;
@@ -17,8 +13,10 @@ const UNDER_S = 300;
 
 const CUTS_OFFERED = 2;
 
+type Looked = Pick<RuleContext, 'timeline' | 'worked'>;
+
 /** Whether the class fits its hour, and what would make it fit. */
-export function timeFindings(plan: Plan, catalogue: Catalogue, timeline: Timeline): OpenFinding[] {
+export function timeFindings({ timeline, worked }: Looked): OpenFinding[] {
   if (timeline.items.length === 0) return [];
   const shared = {
     rule: 'fits-the-hour',
@@ -35,7 +33,7 @@ export function timeFindings(plan: Plan, catalogue: Catalogue, timeline: Timelin
         ...shared,
         why: 'When a class runs late it is the release at the end that gets lost.',
         sentence: `${showClock(timeline.overS)} over ${showClock(timeline.targetS)} (${range}).`,
-        repairs: () => rankCuts(plan, catalogue, timeline),
+        repairs: () => rankCuts(worked, timeline.overS),
       },
     ];
   }
@@ -53,25 +51,21 @@ export function timeFindings(plan: Plan, catalogue: Catalogue, timeline: Timelin
 }
 
 /** Repetitions never go below the usual least; sides stay equal because the dose is shared. */
-function rankCuts(plan: Plan, catalogue: Catalogue, timeline: Timeline): Repair[] {
-  const timed = new Map(timeline.items.map((item) => [item.itemId, item]));
-  const cuts = exerciseItemsOf(plan).flatMap((item): Cut[] => {
-    const exercise = catalogue.require(item.exercise);
+function rankCuts(worked: readonly Worked[], overS: number): Repair[] {
+  const cuts = worked.flatMap(({ item, timed, exercise, dose }): Cut[] => {
     // Each variant has its own count, which nobody shortens for the teacher.
     if (item.variants) return [];
-    const dose = doseOf(item, exercise, rulesOf(plan.school));
     const shorter = shorterDose(dose, exercise);
-    const laidOut = timed.get(item.id);
-    if (!shorter || !laidOut) return [];
+    if (!shorter) return [];
     const edit: Edit = { type: 'setDose', itemId: item.id, dose: shorter.dose };
-    const savedS = secondsSaved(laidOut, dose, shorter.dose);
+    const savedS = secondsSaved(timed, dose, shorter.dose);
     return savedS > 0 ? [{ label: `${exercise.name}: ${shorter.words}`, edit, savedS }] : [];
   });
   cuts.sort((a, b) => b.savedS - a.savedS);
   const single = cuts
     .slice(0, CUTS_OFFERED)
     .map(({ label, edit, savedS }) => ({ label: `${label}, saves ${showClock(savedS)}`, edit }));
-  const all = together(cuts, timeline.overS);
+  const all = together(cuts, overS);
   return all ? [all, ...single] : single;
 }
 

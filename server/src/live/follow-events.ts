@@ -65,7 +65,10 @@ export function createFollower(onFault: (error: unknown) => void): Follower {
     if (timer || isStopped || listeners.size === 0) return;
     timer = setTimeout(() => {
       void tick()
-        .catch(onFault)
+        .catch((error: unknown) => {
+          // A question that is cut off because everything ends is no fault.
+          if (!isStopped) onFault(error);
+        })
         .finally(() => {
           timer = undefined;
           schedule();

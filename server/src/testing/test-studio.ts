@@ -7,7 +7,7 @@ import { afterAll } from 'vitest';
 import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
 import { createApp, type AppParts } from '../app.ts';
 import { deriveKey } from '../keeping/seal.ts';
-import { createFollower } from '../live/follow-events.ts';
+import { createFollower, type Follower } from '../live/follow-events.ts';
 import type { Workers } from '../work/pool.ts';
 import { readinessOf } from '../work/readiness.ts';
 import { ANSWER_CHECK } from '../auth/closed-router.ts';
@@ -39,6 +39,16 @@ const WORKERS: Workers = {
   stop: () => Promise.resolve(),
 };
 
+const followers: Follower[] = [];
+
+function newFollower(): Follower {
+  const follower = createFollower((error) => {
+    throw error;
+  });
+  followers.push(follower);
+  return follower;
+}
+
 export function testApp(database: Sequelize, change: Partial<AppParts> = {}): Express {
   const app = createApp({
     database,
@@ -56,9 +66,7 @@ export function testApp(database: Sequelize, change: Partial<AppParts> = {}): Ex
     secureCookies: false,
     webFolder: '',
     workers: WORKERS,
-    follower: createFollower((error) => {
-      throw error;
-    }),
+    follower: newFollower(),
     ...change,
   });
   app.set(ANSWER_CHECK, checkAnswer);
@@ -68,7 +76,11 @@ export function testApp(database: Sequelize, change: Partial<AppParts> = {}): Ex
 /** The test database and an app over it for the tests of one file; closed when they are done. */
 export async function openTestApp(): Promise<{ database: Sequelize; app: Express }> {
   const database = await openTestDatabase();
-  afterAll(() => database.close());
+  afterAll(() => {
+    // Streams that a test left open ask on until then.
+    for (const follower of followers) follower.stop();
+    return database.close();
+  });
   return { database, app: testApp(database) };
 }
 

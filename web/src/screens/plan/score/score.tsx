@@ -190,6 +190,7 @@ function Row({ row, item, mark }: { row: ScoreRow; item: Item; mark: Mark | unde
           }}
           aria-pressed={isSelected}
           data-item={item.id}
+          data-testid="row"
           className="flex min-w-0 flex-1 items-center gap-3 pr-2 text-left focus-visible:-outline-offset-2"
         >
           {item.kind === 'exercise' ? (
@@ -244,7 +245,9 @@ function ExerciseWords({
         />
       ) : null}
       <span className="flex min-w-0 flex-1 flex-col leading-tight">
-        <span className="truncate font-semibold">{exercise.name}</span>
+        <span className="truncate font-semibold" data-testid="row-name">
+          {exercise.name}
+        </span>
         <span
           className={clsx(
             'text-[0.8125rem] text-soft',
