@@ -1,6 +1,7 @@
 import type { SchoolDefaults, SchoolRules } from '@wrenfern/core/plan/school';
 import { Select } from '../../parts/select.tsx';
 import { Stepper } from '../../parts/stepper.tsx';
+import { WorkAndChange } from '../../parts/work-and-change.tsx';
 
 interface PartProps {
   draft: SchoolRules;
@@ -114,24 +115,7 @@ function DoseChoice({
       ) : null}
       {dose.kind === 'timed' ? (
         <div className="grid grid-cols-2 gap-2">
-          <Stepper
-            label="work"
-            unit="s"
-            value={dose.onS}
-            min={5}
-            max={300}
-            step={5}
-            onChange={(onS) => onChange({ ...dose, onS })}
-          />
-          <Stepper
-            label="change"
-            unit="s"
-            value={dose.offS}
-            min={0}
-            max={120}
-            step={5}
-            onChange={(offS) => onChange({ ...dose, offS })}
-          />
+          <WorkAndChange dose={dose} onChange={(part) => onChange({ ...dose, ...part })} />
         </div>
       ) : null}
     </>

@@ -3,6 +3,7 @@ import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { Sides } from '@wrenfern/core/movement/vocabulary';
 import { Select } from '../../../parts/select.tsx';
 import { Stepper } from '../../../parts/stepper.tsx';
+import { WorkAndChange } from '../../../parts/work-and-change.tsx';
 
 const KINDS: { value: DoseKind; name: string }[] = [
   { value: 'repetitions', name: 'repetitions' },
@@ -101,24 +102,7 @@ function Amount({ dose, onChange }: { dose: Dose; onChange: (dose: Dose) => void
     case 'timed':
       return (
         <>
-          <Stepper
-            label="work"
-            unit="s"
-            value={dose.onS}
-            min={5}
-            max={300}
-            step={5}
-            onChange={(onS) => onChange({ ...dose, onS })}
-          />
-          <Stepper
-            label="change"
-            unit="s"
-            value={dose.offS}
-            min={0}
-            max={120}
-            step={5}
-            onChange={(offS) => onChange({ ...dose, offS })}
-          />
+          <WorkAndChange dose={dose} onChange={(part) => onChange({ ...dose, ...part })} />
           <Stepper
             label="rounds"
             value={dose.rounds}
