@@ -231,7 +231,7 @@ const OWN_LEG: ReadonlySet<Hold> = new Set([
   'foot',
 ] as const);
 const OTHER_LEG: ReadonlySet<Hold> = new Set(['other thigh', 'other knee', 'other foot'] as const);
-/** A forearm held or borne on is counted among these: the head is then kept close over its support. */
+/** A forearm carries no head; it is counted all the same, because the ladders were set with it. */
 const SPARES_NECK: ReadonlySet<Hold> = new Set(['head', 'forehead', 'ear', 'forearm'] as const);
 
 function isHeld(body: Body | undefined, side: 'right' | 'left'): boolean {
