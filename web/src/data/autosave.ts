@@ -58,6 +58,9 @@ const TRY_AGAIN_MOST_MS = 60_000;
 /**
  * Saves by itself, one save at a time: what is changed while one is under way waits for its answer,
  * and goes out with the revision that it brings. So nobody is in conflict with themselves.
+ *
+ * Long because it is one machine: each step reads and sets the same five things, and handing them from
+ * function to function would hide which of them a step may change.
  */
 export function createAutosave<T>(parts: AutosaveParts<T>): Autosave<T> {
   let { revision, base } = parts.saved;

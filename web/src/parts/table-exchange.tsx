@@ -88,6 +88,40 @@ function Exchange<T>({
   );
 }
 
+function PreviewTable<T>({ preview: { columns, unread, rows } }: { preview: Preview<T> }) {
+  return (
+    <div className="min-h-0 overflow-auto rounded-xl border border-line">
+      <table className="w-full text-left text-[0.875rem]">
+        <thead className="sticky top-0 bg-mist">
+          <tr>
+            <th scope="col" className="px-2 py-1.5 font-normal text-soft">
+              row
+            </th>
+            <th scope="col" className="px-2 py-1.5">
+              what comes of it
+            </th>
+            {columns.map((column, index) => (
+              <th
+                key={index}
+                scope="col"
+                className={clsx('px-2 py-1.5', unread.includes(column) && 'font-normal text-soft')}
+              >
+                {column}
+                {unread.includes(column) ? ' (not read)' : ''}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <Row key={row.row} row={row} columns={columns} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
 function PreviewOf<T>({
   preview,
   busy,
@@ -97,7 +131,7 @@ function PreviewOf<T>({
   busy: boolean;
   confirm: (values: T[]) => void;
 }) {
-  const { columns, unread, rows, problems } = preview;
+  const { rows, problems } = preview;
   if (problems.length > 0) {
     return (
       <ul role="alert" className="rounded-xl bg-copper-soft p-4 text-copper">
@@ -111,38 +145,7 @@ function PreviewOf<T>({
   const faulty = rows.filter(({ faults }) => faults.length > 0).length;
   return (
     <>
-      <div className="min-h-0 overflow-auto rounded-xl border border-line">
-        <table className="w-full text-left text-[0.875rem]">
-          <thead className="sticky top-0 bg-mist">
-            <tr>
-              <th scope="col" className="px-2 py-1.5 font-normal text-soft">
-                row
-              </th>
-              <th scope="col" className="px-2 py-1.5">
-                what comes of it
-              </th>
-              {columns.map((column, index) => (
-                <th
-                  key={index}
-                  scope="col"
-                  className={clsx(
-                    'px-2 py-1.5',
-                    unread.includes(column) && 'font-normal text-soft',
-                  )}
-                >
-                  {column}
-                  {unread.includes(column) ? ' (not read)' : ''}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row) => (
-              <Row key={row.row} row={row} columns={columns} />
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <PreviewTable preview={preview} />
       <div className="flex flex-wrap items-center gap-3">
         <Button look="main" disabled={busy || values.length === 0} onClick={() => confirm(values)}>
           {values.length === 0

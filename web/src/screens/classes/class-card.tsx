@@ -47,47 +47,53 @@ const NUDGES: Record<CardProps['moves'], { said: string; by: Record<string, Nudg
   },
 };
 
+interface HandleProps extends Pick<CardProps, 'lesson' | 'moves' | 'nudge'> {
+  drag: ReturnType<typeof useDraggable>;
+}
+
+/** What a class is moved by: dragged, or by keys. */
+function Handle({ lesson, moves, nudge, drag: { attributes, listeners } }: HandleProps) {
+  return (
+    <button
+      type="button"
+      {...attributes}
+      {...listeners}
+      aria-label={`Move ${lesson.title}`}
+      title={NUDGES[moves].said}
+      onKeyDown={(event) => {
+        const by = event.altKey ? NUDGES[moves].by[event.key] : undefined;
+        if (by) {
+          event.preventDefault();
+          nudge(lesson, by);
+        } else listeners?.onKeyDown?.(event);
+      }}
+      className="-ml-1.5 grid size-6 shrink-0 touch-none place-items-center text-line-strong hover:text-fern"
+    >
+      <GripVertical size={13} aria-hidden />
+    </button>
+  );
+}
+
 /** A class in its day: when, where, its ridge, who comes and what is left. */
 export function ClassCard({ lesson, zone, mayChange, small, moves, nudge }: CardProps) {
-  const { attributes, listeners, setNodeRef, isDragging } = useDraggable({
-    id: lesson.id,
-    disabled: !mayChange || lesson.taught,
-  });
+  const mayMove = mayChange && !lesson.taught;
+  const drag = useDraggable({ id: lesson.id, disabled: !mayMove });
   const { likeLast } = useClassChanges();
   const state = stateWords(lesson);
   const off = lesson.calledOff !== null;
-  const mayMove = mayChange && !lesson.taught;
   return (
     <article
-      ref={setNodeRef}
+      ref={drag.setNodeRef}
       aria-label={lesson.title}
       className={clsx(
         'group relative rounded-xl border bg-leaf p-2.5 text-[0.875rem] leading-snug',
         isEmpty(lesson) && !off ? 'border-dashed border-line-strong' : 'border-line',
         off && 'bg-transparent text-soft',
-        isDragging && 'opacity-50',
+        drag.isDragging && 'opacity-50',
       )}
     >
       <div className="flex items-center gap-1 text-[0.8125rem] text-soft">
-        {mayMove ? (
-          <button
-            type="button"
-            {...attributes}
-            {...listeners}
-            aria-label={`Move ${lesson.title}`}
-            title={NUDGES[moves].said}
-            onKeyDown={(event) => {
-              const by = event.altKey ? NUDGES[moves].by[event.key] : undefined;
-              if (by) {
-                event.preventDefault();
-                nudge(lesson, by);
-              } else listeners?.onKeyDown?.(event);
-            }}
-            className="-ml-1.5 grid size-6 shrink-0 touch-none place-items-center text-line-strong hover:text-fern"
-          >
-            <GripVertical size={13} aria-hidden />
-          </button>
-        ) : null}
+        {mayMove ? <Handle lesson={lesson} moves={moves} nudge={nudge} drag={drag} /> : null}
         <span className={clsx('whitespace-nowrap', off && 'line-through')}>
           {showTimeOfDay(lesson.startsAt, zone)}
         </span>

@@ -46,34 +46,11 @@ export function InstructorColumns({ days, classes, zone, today, mayChange }: Col
     >
       <div className="overflow-x-auto">
         <table className="w-full table-fixed border-separate border-spacing-x-2 border-spacing-y-0 max-lg:min-w-[44rem]">
-          <thead>
-            <tr>
-              <th className="w-20">
-                <span className="sr-only">Day</span>
-              </th>
-              {columns.map((column) => (
-                <th key={column.id} scope="col" className="pb-2 text-left font-normal">
-                  <span className="text-lg">{column.name}</span>{' '}
-                  <span className="text-soft">{loadOf(column.id, classes)}</span>
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <Head columns={columns} classes={classes} />
           <tbody>
             {days.map((day) => (
               <tr key={day} className="align-top">
-                <th
-                  scope="row"
-                  className={clsx(
-                    'border-t border-line py-2 text-left font-normal',
-                    day === today && 'text-fern',
-                  )}
-                >
-                  <span className="text-lg">{format(noonOf(day), 'EEE')}</span>{' '}
-                  <span className={clsx(day !== today && 'text-soft')}>
-                    {format(noonOf(day), 'd')}
-                  </span>
-                </th>
+                <DayHead day={day} isToday={day === today} />
                 {columns.map(({ id }) => (
                   <Cell key={id} day={day} instructorId={id}>
                     {classes
@@ -103,11 +80,52 @@ export function InstructorColumns({ days, classes, zone, today, mayChange }: Col
   );
 }
 
+interface Column {
+  id: string;
+  name: string;
+}
+
+function Head({
+  columns,
+  classes,
+}: {
+  columns: readonly Column[];
+  classes: readonly ReadyClass[];
+}) {
+  return (
+    <thead>
+      <tr>
+        <th className="w-20">
+          <span className="sr-only">Day</span>
+        </th>
+        {columns.map((column) => (
+          <th key={column.id} scope="col" className="pb-2 text-left font-normal">
+            <span className="text-lg">{column.name}</span>{' '}
+            <span className="text-soft">{loadOf(column.id, classes)}</span>
+          </th>
+        ))}
+      </tr>
+    </thead>
+  );
+}
+
+function DayHead({ day, isToday }: { day: string; isToday: boolean }) {
+  return (
+    <th
+      scope="row"
+      className={clsx('border-t border-line py-2 text-left font-normal', isToday && 'text-fern')}
+    >
+      <span className="text-lg">{format(noonOf(day), 'EEE')}</span>{' '}
+      <span className={clsx(!isToday && 'text-soft')}>{format(noonOf(day), 'd')}</span>
+    </th>
+  );
+}
+
 /** Everybody who teaches here, whoever else stands before a class, and nobody where that is so. */
 function columnsOf(
   team: readonly { id: string; name: string; role: string }[],
   classes: readonly ReadyClass[],
-) {
+): Column[] {
   const teachers = team.filter(({ role }) => role === 'owner' || role === 'instructor');
   const others = namedIn(classes, 'instructor').filter(
     ({ id }) => !teachers.some((teacher) => teacher.id === id),

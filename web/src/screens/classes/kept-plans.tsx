@@ -45,34 +45,48 @@ export function KeptPlans({
   return (
     <ul className="divide-y divide-line border-y border-line">
       {shown.map((plan) => (
-        <li key={plan.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
-          <span className="min-w-48 flex-1">
-            <span className="font-semibold">{plan.name}</span>
-            <span className="text-soft">
-              {' '}
-              {plan.machine}, {minutes(plan.targetS)}, {plan.items} items
-            </span>
-            {plan.tags.length > 0 ? (
-              <span className="block text-[0.8125rem] text-soft">{plan.tags.join(' · ')}</span>
-            ) : null}
-          </span>
-          <span className="text-soft">{taughtWords(plan, zone)}</span>
-          {mayChange ? (
-            <span className="flex gap-2">
-              <NewClass
-                keptPlan={plan}
-                trigger={
-                  <Button>
-                    Into a class<span className="sr-only">: {plan.name}</span>
-                  </Button>
-                }
-              />
-              <ChangeKept plan={plan} />
-            </span>
-          ) : null}
-        </li>
+        <KeptRow key={plan.id} plan={plan} zone={zone} mayChange={mayChange} />
       ))}
     </ul>
+  );
+}
+
+function KeptRow({
+  plan,
+  zone,
+  mayChange,
+}: {
+  plan: KeptPlanRow;
+  zone: string;
+  mayChange: boolean;
+}) {
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
+      <span className="min-w-48 flex-1">
+        <span className="font-semibold">{plan.name}</span>
+        <span className="text-soft">
+          {' '}
+          {plan.machine}, {minutes(plan.targetS)}, {plan.items} items
+        </span>
+        {plan.tags.length > 0 ? (
+          <span className="block text-[0.8125rem] text-soft">{plan.tags.join(' · ')}</span>
+        ) : null}
+      </span>
+      <span className="text-soft">{taughtWords(plan, zone)}</span>
+      {mayChange ? (
+        <span className="flex gap-2">
+          <NewClass
+            keptPlan={plan}
+            trigger={
+              <Button>
+                Into a class<span className="sr-only">: {plan.name}</span>
+              </Button>
+            }
+          />
+          <ChangeKept plan={plan} />
+        </span>
+      ) : null}
+    </li>
   );
 }
 

@@ -20,6 +20,16 @@ export function useClassChanges() {
   const { mutate } = useSWRConfig();
   const refresh = () =>
     mutate((key) => typeof key === 'string' && /^\/(today|week|classes)/.test(key));
+  /** Does it, says how it went, and shows what is there now. */
+  const finish = async (work: () => Promise<string>) => {
+    try {
+      toast.success(await work());
+    } catch (error) {
+      toast.error(sentenceOf(error));
+    } finally {
+      await refresh();
+    }
+  };
   const save = async (
     { id }: ReadyClass,
     revision: number,
@@ -45,49 +55,31 @@ export function useClassChanges() {
     ): Promise<void> => {
       const saved = await save(each, each.detailsRevision, wanted);
       if (!saved) return;
-      toast.success(said, {
-        ...(back
-          ? {
-              action: {
-                label: 'Undo',
-                onClick: () => void save(each, saved.detailsRevision, back),
-              },
-            }
-          : {}),
-      });
+      const undo = back && (() => void save(each, saved.detailsRevision, back));
+      toast.success(said, undo ? { action: { label: 'Undo', onClick: undo } } : {});
     },
 
     /** Fills an empty class with the plan of the one before it in its series. */
-    likeLast: async (each: ReadyClass): Promise<void> => {
-      if (!each.lastOfSeries) return;
-      try {
-        const [now, last] = await Promise.all([
-          request(WholeClass, 'GET', `/classes/${each.id}`),
-          request(WholeClass, 'GET', `/classes/${each.lastOfSeries}`),
-        ]);
-        const plan = { ...last.plan, title: now.title };
-        await send('PUT', `/classes/${each.id}/plan`, { revision: now.revision, plan });
-        toast.success(`${each.title} is planned like the last one`);
-      } catch (error) {
-        toast.error(sentenceOf(error));
-      } finally {
-        await refresh();
-      }
+    likeLast: async ({ id, lastOfSeries, title }: ReadyClass): Promise<void> => {
+      if (lastOfSeries) await finish(() => planLike(id, lastOfSeries, title));
     },
 
-    copyWeek: async (from: string, to: string): Promise<void> => {
-      try {
-        const { ids } = await request(WeekCopied, 'POST', '/week/copy', { from, to });
-        toast.success(
-          ids.length === 0
-            ? 'Everything of this week stands there already.'
-            : `${ids.length} ${ids.length === 1 ? 'class' : 'classes'} copied`,
-        );
-      } catch (error) {
-        toast.error(sentenceOf(error));
-      } finally {
-        await refresh();
-      }
-    },
+    copyWeek: (from: string, to: string): Promise<void> => finish(() => copyWeek(from, to)),
   };
+}
+
+async function planLike(id: string, lastId: string, title: string): Promise<string> {
+  const [now, last] = await Promise.all([
+    request(WholeClass, 'GET', `/classes/${id}`),
+    request(WholeClass, 'GET', `/classes/${lastId}`),
+  ]);
+  const plan = { ...last.plan, title: now.title };
+  await send('PUT', `/classes/${id}/plan`, { revision: now.revision, plan });
+  return `${title} is planned like the last one`;
+}
+
+async function copyWeek(from: string, to: string): Promise<string> {
+  const { ids } = await request(WeekCopied, 'POST', '/week/copy', { from, to });
+  if (ids.length === 0) return 'Everything of this week stands there already.';
+  return `${ids.length} ${ids.length === 1 ? 'class' : 'classes'} copied`;
 }

@@ -3,6 +3,7 @@ import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { ListFilter, Upload } from 'lucide-react';
 import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import { standardOption, type Exercise } from '@wrenfern/core/movement/exercise';
 import { searchCatalogue } from '@wrenfern/core/movement/search';
@@ -37,30 +38,7 @@ const LEAST_CARD_WIDTH = 230;
 /** Every exercise, by what one looks for. The filters stand in the address, so that they can be kept. */
 export function Component() {
   const catalogue = useCatalogue();
-  const [search, setSearch] = useSearchParams();
-  const get = (key: string) => search.get(key) ?? '';
-  const set = (key: string, value: string) => {
-    setSearch(
-      (before) => {
-        const next = new URLSearchParams(before);
-        if (value) next.set(key, value);
-        else next.delete(key);
-        return next;
-      },
-      { replace: true },
-    );
-  };
-  const found = useMemo(
-    () =>
-      searchCatalogue(catalogue, search.get('q') ?? '').filter((exercise) =>
-        FILTERS.every(({ key, fits }) => {
-          const value = search.get(key);
-          return !value || fits(exercise, value);
-        }),
-      ),
-    [search, catalogue],
-  );
-  const narrowed = [...search.keys()].length > 0;
+  const { get, set, found, showAll } = useSearch(catalogue);
   return (
     <>
       <div className="flex flex-wrap items-end justify-between gap-3 pt-8 pb-4">
@@ -89,8 +67,8 @@ export function Component() {
       {found.length === 0 ? (
         <Empty title="Nothing fits">
           <p>Take a filter away, or search another word.</p>
-          {narrowed ? (
-            <Button className="mt-3" onClick={() => setSearch({}, { replace: true })}>
+          {showAll ? (
+            <Button className="mt-3" onClick={showAll}>
               Show everything
             </Button>
           ) : null}
@@ -100,6 +78,39 @@ export function Component() {
       )}
     </>
   );
+}
+
+/** What the address asks for, and what of the catalogue fits it. */
+function useSearch(catalogue: Catalogue) {
+  const [search, setSearch] = useSearchParams();
+  const set = (key: string, value: string) => {
+    setSearch(
+      (before) => {
+        const next = new URLSearchParams(before);
+        if (value) next.set(key, value);
+        else next.delete(key);
+        return next;
+      },
+      { replace: true },
+    );
+  };
+  const found = useMemo(
+    () =>
+      searchCatalogue(catalogue, search.get('q') ?? '').filter((exercise) =>
+        FILTERS.every(({ key, fits }) => {
+          const value = search.get(key);
+          return !value || fits(exercise, value);
+        }),
+      ),
+    [search, catalogue],
+  );
+  return {
+    get: (key: string) => search.get(key) ?? '',
+    set,
+    found,
+    /** Undefined where nothing narrows the view. */
+    showAll: search.size > 0 ? () => setSearch({}, { replace: true }) : undefined,
+  };
 }
 
 interface FiltersProps {

@@ -215,6 +215,21 @@ function Afterwards({ classId }: { classId: string }) {
 
 type Noted = Omit<ClassNote, 'revision'>;
 
+function saveNote(classId: string, { revision: at, ...base }: ClassNote, mine: Noted) {
+  return saveMerged<Noted, ClassNote>({
+    what: 'The note on this class',
+    revision: at,
+    base,
+    mine,
+    send: (revision, value) =>
+      request(ClassNote, 'PUT', `/classes/${classId}/note`, { revision, ...value }),
+    theirsOf: (current) => {
+      const { revision, ...value } = readAnswer(ClassNote, current);
+      return { revision, value };
+    },
+  });
+}
+
 function NoteForm({ classId, first }: { classId: string; first: ClassNote }) {
   const [saved, setSaved] = useState(first);
   const [effort, setEffort] = useState(first.effort);
@@ -223,18 +238,7 @@ function NoteForm({ classId, first }: { classId: string; first: ClassNote }) {
   const { mutate } = useClassNote(classId);
   const save = async () => {
     try {
-      const now = await saveMerged<Noted, ClassNote>({
-        what: 'The note on this class',
-        revision: saved.revision,
-        base: { effort: saved.effort, note: saved.note },
-        mine: { effort, note: text },
-        send: (revision, value) =>
-          request(ClassNote, 'PUT', `/classes/${classId}/note`, { revision, ...value }),
-        theirsOf: (current) => {
-          const { revision, ...value } = readAnswer(ClassNote, current);
-          return { revision, value };
-        },
-      });
+      const now = await saveNote(classId, saved, { effort, note: text });
       setSaved(now);
       setEffort(now.effort);
       setText(now.note);
@@ -247,29 +251,7 @@ function NoteForm({ classId, first }: { classId: string; first: ClassNote }) {
   return (
     <section className="mt-6 flex max-w-xl flex-col gap-3" aria-label="Afterwards">
       <h2 className="text-xl">Afterwards</h2>
-      <fieldset>
-        <legend className="mb-1 font-semibold">How hard it was for the group</legend>
-        <div className="flex flex-wrap gap-2">
-          {EFFORTS.map(({ value, name }) => (
-            <label
-              key={value}
-              className={buttonClass(
-                'plain',
-                effort === value ? 'bg-mist! border-fern! text-fern!' : '',
-              )}
-            >
-              <input
-                type="radio"
-                name="effort"
-                className="sr-only"
-                checked={effort === value}
-                onChange={() => setEffort(value)}
-              />
-              {value} {name}
-            </label>
-          ))}
-        </div>
-      </fieldset>
+      <Effort effort={effort} onChange={setEffort} />
       <Field label="Note: what to change, what to build on">
         {(named) => (
           <textarea
@@ -286,5 +268,39 @@ function NoteForm({ classId, first }: { classId: string; first: ClassNote }) {
         Keep
       </Button>
     </section>
+  );
+}
+
+function Effort({
+  effort,
+  onChange,
+}: {
+  effort: Noted['effort'];
+  onChange: (effort: Noted['effort']) => void;
+}) {
+  return (
+    <fieldset>
+      <legend className="mb-1 font-semibold">How hard it was for the group</legend>
+      <div className="flex flex-wrap gap-2">
+        {EFFORTS.map(({ value, name }) => (
+          <label
+            key={value}
+            className={buttonClass(
+              'plain',
+              effort === value ? 'bg-mist! border-fern! text-fern!' : '',
+            )}
+          >
+            <input
+              type="radio"
+              name="effort"
+              className="sr-only"
+              checked={effort === value}
+              onChange={() => onChange(value)}
+            />
+            {value} {name}
+          </label>
+        ))}
+      </div>
+    </fieldset>
   );
 }

@@ -47,52 +47,77 @@ export function OptionsTable({ lesson, people, items, options, catalogue }: Opti
         </thead>
         <tbody>
           {people.map((booked) => (
-            <tr key={booked.person.id}>
-              <th
-                scope="row"
-                className="sticky left-0 z-10 border-b border-line bg-paper px-3 py-1 text-left font-normal"
-              >
-                <PersonHead booked={booked} lesson={lesson} />
-              </th>
-              {items.map((item) => {
-                const choice = options.choices.get(booked.person.id)?.get(item.id);
-                return (
-                  <td key={item.id} className="border-b border-line p-0.5 text-center">
-                    {choice ? (
-                      <ChoiceCell
-                        lesson={lesson}
-                        booked={booked}
-                        item={item}
-                        choice={choice}
-                        catalogue={catalogue}
-                      />
-                    ) : null}
-                  </td>
-                );
-              })}
-            </tr>
+            <PersonRow
+              key={booked.person.id}
+              lesson={lesson}
+              booked={booked}
+              items={items}
+              options={options}
+              catalogue={catalogue}
+            />
           ))}
         </tbody>
-        <tfoot>
-          <tr>
-            <th
-              scope="row"
-              className="sticky bottom-0 left-0 z-20 border-t-2 border-fern bg-leaf p-3 text-left"
-            >
-              You will cue
-            </th>
-            {items.map((item) => (
-              <td
-                key={item.id}
-                className="sticky bottom-0 z-10 border-t-2 border-fern bg-leaf p-2 text-center text-[0.8125rem]"
-              >
-                {cueWords(item, options.versions.get(item.id) ?? [])}
-              </td>
-            ))}
-          </tr>
-        </tfoot>
+        <CueFoot items={items} options={options} />
       </table>
     </div>
+  );
+}
+
+function PersonRow({
+  lesson,
+  booked,
+  items,
+  options,
+  catalogue,
+}: Omit<OptionsTableProps, 'people'> & { booked: BookedPerson }) {
+  return (
+    <tr>
+      <th
+        scope="row"
+        className="sticky left-0 z-10 border-b border-line bg-paper px-3 py-1 text-left font-normal"
+      >
+        <PersonHead booked={booked} lesson={lesson} />
+      </th>
+      {items.map((item) => {
+        const choice = options.choices.get(booked.person.id)?.get(item.id);
+        return (
+          <td key={item.id} className="border-b border-line p-0.5 text-center">
+            {choice ? (
+              <ChoiceCell
+                lesson={lesson}
+                booked={booked}
+                item={item}
+                choice={choice}
+                catalogue={catalogue}
+              />
+            ) : null}
+          </td>
+        );
+      })}
+    </tr>
+  );
+}
+
+function CueFoot({ items, options }: Pick<OptionsTableProps, 'items' | 'options'>) {
+  return (
+    <tfoot>
+      <tr>
+        <th
+          scope="row"
+          className="sticky bottom-0 left-0 z-20 border-t-2 border-fern bg-leaf p-3 text-left"
+        >
+          You will cue
+        </th>
+        {items.map((item) => (
+          <td
+            key={item.id}
+            className="sticky bottom-0 z-10 border-t-2 border-fern bg-leaf p-2 text-center text-[0.8125rem]"
+          >
+            {cueWords(item, options.versions.get(item.id) ?? [])}
+          </td>
+        ))}
+      </tr>
+    </tfoot>
   );
 }
 

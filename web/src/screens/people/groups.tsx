@@ -69,6 +69,23 @@ function GroupList({ choose }: { choose: (group: StandingGroup | 'new') => void 
 
 type GroupValue = Pick<StandingGroup, 'name' | 'personIds'>;
 
+/** A new one, or on top of what a colleague saved meanwhile. */
+function saveGroup(group: StandingGroup | undefined, mine: GroupValue): Promise<unknown> {
+  if (!group) return send('POST', '/groups', mine);
+  return saveMerged<GroupValue, StandingGroup>({
+    what: group.name,
+    revision: group.revision,
+    base: { name: group.name, personIds: group.personIds },
+    mine,
+    send: (revision, value) =>
+      request(StandingGroup, 'PUT', `/groups/${group.id}`, { revision, ...value }),
+    theirsOf: (current) => {
+      const { revision, name, personIds } = readAnswer(StandingGroup, current);
+      return { revision, value: { name, personIds } };
+    },
+  });
+}
+
 interface GroupFormProps {
   group: StandingGroup | undefined;
   people: readonly Person[];
@@ -88,24 +105,7 @@ function GroupForm({ group, people, done }: GroupFormProps) {
       toast.error(sentenceOf(error));
     }
   };
-  const save = () => {
-    const mine: GroupValue = { name: name.trim(), personIds: [...held] };
-    if (!group) return finish(() => send('POST', '/groups', mine));
-    return finish(() =>
-      saveMerged<GroupValue, StandingGroup>({
-        what: group.name,
-        revision: group.revision,
-        base: { name: group.name, personIds: group.personIds },
-        mine,
-        send: (revision, value) =>
-          request(StandingGroup, 'PUT', `/groups/${group.id}`, { revision, ...value }),
-        theirsOf: (current) => {
-          const { revision, name: theirs, personIds } = readAnswer(StandingGroup, current);
-          return { revision, value: { name: theirs, personIds } };
-        },
-      }),
-    );
-  };
+  const save = () => finish(() => saveGroup(group, { name: name.trim(), personIds: [...held] }));
   return (
     <div className="flex flex-col gap-3">
       <Field label="Name">

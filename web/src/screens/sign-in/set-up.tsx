@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useForm } from 'react-hook-form';
+import { useForm, type UseFormReturn } from 'react-hook-form';
 import { z } from 'zod';
 import { email, newPassword, personName, studioName } from '@wrenfern/contract/fields';
 import { RequestProblem, send, sentenceOf } from '../../data/request.ts';
@@ -20,7 +20,6 @@ type SetUpForm = z.input<typeof SetUpForm>;
 
 /** A new studio and its owner. The code shows that whoever runs the server agrees. */
 export function SetUp({ needsCode }: { needsCode: boolean }) {
-  const enter = useEnter();
   const form = useForm({
     resolver: zodResolver(
       needsCode
@@ -30,20 +29,7 @@ export function SetUp({ needsCode }: { needsCode: boolean }) {
     defaultValues: { code: '', studio: '', name: '', email: '', password: '' },
   });
   const { errors, isSubmitting } = form.formState;
-  const submit = form.handleSubmit(async (values) => {
-    try {
-      const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
-      await send('POST', '/set-up', { ...values, timeZone });
-      await enter();
-    } catch (error) {
-      if (error instanceof RequestProblem) {
-        for (const { path, message } of error.fields) {
-          form.setError(String(path[0]) as keyof SetUpForm, { message });
-        }
-      }
-      form.setError('root', { message: sentenceOf(error) });
-    }
-  });
+  const submit = useSubmit(form);
   return (
     <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-4" noValidate>
       <h1 className="text-2xl">Set up your studio</h1>
@@ -92,4 +78,23 @@ export function SetUp({ needsCode }: { needsCode: boolean }) {
       </Button>
     </form>
   );
+}
+
+/** What is refused is said beside its field. */
+function useSubmit(form: UseFormReturn<SetUpForm, unknown, z.output<typeof SetUpForm>>) {
+  const enter = useEnter();
+  return form.handleSubmit(async (values) => {
+    try {
+      const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
+      await send('POST', '/set-up', { ...values, timeZone });
+      await enter();
+    } catch (error) {
+      if (error instanceof RequestProblem) {
+        for (const { path, message } of error.fields) {
+          form.setError(String(path[0]) as keyof SetUpForm, { message });
+        }
+      }
+      form.setError('root', { message: sentenceOf(error) });
+    }
+  });
 }

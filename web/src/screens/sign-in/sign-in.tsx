@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { email, password, sixDigits } from '@wrenfern/contract/fields';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useForm } from 'react-hook-form';
+import { useForm, type UseFormReturn } from 'react-hook-form';
 import { useDoor } from '../../data/use-session.ts';
 import { RequestProblem, send, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
@@ -74,8 +74,8 @@ function SignIn() {
   const { errors, isSubmitting } = form.formState;
   const submit = form.handleSubmit(async ({ email, password, ...more }) => {
     try {
-      const proof = wanted ? { [wanted]: more[wanted] } : {};
-      await send('POST', '/session', { email, password, ...proof });
+      const besides = wanted ? { [wanted]: more[wanted] } : {};
+      await send('POST', '/session', { email, password, ...besides });
       await enter();
     } catch (error) {
       const isAsked = error instanceof RequestProblem && error.code === 'second-factor';
@@ -83,6 +83,7 @@ function SignIn() {
       else form.setError('root', { message: sentenceOf(error) });
     }
   });
+  const proof = wanted && { wanted, form, change: setWanted };
   return (
     <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-4" noValidate>
       <h1 className="text-2xl">Sign in</h1>
@@ -100,32 +101,7 @@ function SignIn() {
         error={errors.password?.message}
         {...form.register('password')}
       />
-      {wanted === 'code' ? (
-        <CodeField
-          label="Code from your authenticator"
-          error={errors.code?.message}
-          {...form.register('code')}
-        />
-      ) : null}
-      {wanted === 'recovery' ? (
-        <TextField
-          label="Recovery code"
-          hint="One of those you kept when you set the second factor up; each opens once."
-          autoComplete="off"
-          maxLength={40}
-          error={errors.recovery?.message}
-          {...form.register('recovery')}
-        />
-      ) : null}
-      {wanted ? (
-        <Button
-          look="quiet"
-          className="self-start"
-          onClick={() => setWanted(wanted === 'code' ? 'recovery' : 'code')}
-        >
-          {wanted === 'code' ? 'No authenticator at hand?' : 'Use the authenticator instead'}
-        </Button>
-      ) : null}
+      {proof ? <Proof {...proof} /> : null}
       <FormError message={errors.root?.message} />
       <Button look="main" type="submit" disabled={isSubmitting}>
         Sign in
@@ -134,5 +110,43 @@ function SignIn() {
         Forgotten your password? Whoever owns the studio gives you a link to choose another.
       </p>
     </form>
+  );
+}
+
+interface ProofProps {
+  wanted: 'code' | 'recovery';
+  form: UseFormReturn<z.input<typeof Known>, unknown, z.output<typeof Known>>;
+  change: (wanted: 'code' | 'recovery') => void;
+}
+
+/** The second factor: a code of now, or one that was kept for a lost device. */
+function Proof({ wanted, form, change }: ProofProps) {
+  const { errors } = form.formState;
+  return (
+    <>
+      {wanted === 'code' ? (
+        <CodeField
+          label="Code from your authenticator"
+          error={errors.code?.message}
+          {...form.register('code')}
+        />
+      ) : (
+        <TextField
+          label="Recovery code"
+          hint="One of those you kept when you set the second factor up; each opens once."
+          autoComplete="off"
+          maxLength={40}
+          error={errors.recovery?.message}
+          {...form.register('recovery')}
+        />
+      )}
+      <Button
+        look="quiet"
+        className="self-start"
+        onClick={() => change(wanted === 'code' ? 'recovery' : 'code')}
+      >
+        {wanted === 'code' ? 'No authenticator at hand?' : 'Use the authenticator instead'}
+      </Button>
+    </>
   );
 }

@@ -62,6 +62,62 @@ export function MachinesPart({ studio, isOwner }: { studio: StudioSettings; isOw
   );
 }
 
+interface SpringRowProps {
+  kind: SpringKind;
+  put: (part: Partial<SpringKind>) => void;
+  takeAway: () => void;
+}
+
+function SpringRow({ kind, put, takeAway }: SpringRowProps) {
+  return (
+    <li className="grid grid-cols-[1fr_8rem_6.5rem_2rem] items-end gap-2">
+      <Field label="Your name for it">
+        {(named) => (
+          <input
+            {...named}
+            key={kind.name}
+            defaultValue={kind.name}
+            maxLength={40}
+            className={inputClass}
+            onBlur={(event) => {
+              const name = event.target.value.trim();
+              if (name && name !== kind.name) put({ name });
+              else event.target.value = kind.name;
+            }}
+          />
+        )}
+      </Field>
+      <Field label="Strength">
+        {(named) => (
+          <select
+            {...named}
+            value={kind.strength}
+            className={inputClass}
+            onChange={(event) => {
+              const strength = STRENGTHS.find((each) => each === event.target.value);
+              if (strength) put({ strength });
+            }}
+          >
+            {STRENGTHS.map((strength) => (
+              <option key={strength}>{strength}</option>
+            ))}
+          </select>
+        )}
+      </Field>
+      <Stepper
+        label="on each"
+        value={kind.count}
+        min={1}
+        max={5}
+        onChange={(count) => put({ count })}
+      />
+      <IconButton label={`Take ${kind.name} away`} onClick={takeAway}>
+        <Trash2 size={16} aria-hidden />
+      </IconButton>
+    </li>
+  );
+}
+
 function SpringList({ machines, set }: PartProps) {
   const { springs } = machines;
   const put = (index: number, part: Partial<SpringKind>) =>
@@ -71,54 +127,12 @@ function SpringList({ machines, set }: PartProps) {
       <h3 className="mb-1 text-base">Springs of one machine</h3>
       <ul className="flex flex-col gap-2">
         {springs.map((kind, index) => (
-          <li key={index} className="grid grid-cols-[1fr_8rem_6.5rem_2rem] items-end gap-2">
-            <Field label="Your name for it">
-              {(named) => (
-                <input
-                  {...named}
-                  key={kind.name}
-                  defaultValue={kind.name}
-                  maxLength={40}
-                  className={inputClass}
-                  onBlur={(event) => {
-                    const name = event.target.value.trim();
-                    if (name && name !== kind.name) put(index, { name });
-                    else event.target.value = kind.name;
-                  }}
-                />
-              )}
-            </Field>
-            <Field label="Strength">
-              {(named) => (
-                <select
-                  {...named}
-                  value={kind.strength}
-                  className={inputClass}
-                  onChange={(event) => {
-                    const strength = STRENGTHS.find((each) => each === event.target.value);
-                    if (strength) put(index, { strength });
-                  }}
-                >
-                  {STRENGTHS.map((strength) => (
-                    <option key={strength}>{strength}</option>
-                  ))}
-                </select>
-              )}
-            </Field>
-            <Stepper
-              label="on each"
-              value={kind.count}
-              min={1}
-              max={5}
-              onChange={(count) => put(index, { count })}
-            />
-            <IconButton
-              label={`Take ${kind.name} away`}
-              onClick={() => set({ springs: springs.filter((_, at) => at !== index) })}
-            >
-              <Trash2 size={16} aria-hidden />
-            </IconButton>
-          </li>
+          <SpringRow
+            key={index}
+            kind={kind}
+            put={(part) => put(index, part)}
+            takeAway={() => set({ springs: springs.filter((_, at) => at !== index) })}
+          />
         ))}
       </ul>
       <Button

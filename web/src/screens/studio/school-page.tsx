@@ -46,23 +46,7 @@ function SchoolForm({
   school: SchoolRules;
   isOwner: boolean;
 }) {
-  const change = useStudioChange();
-  const [draft, setDraft] = useState(school);
-  const [errors, setErrors] = useState<ReadonlyMap<string, string>>(new Map());
-  const isChanged = JSON.stringify(draft) !== JSON.stringify(school);
-  const set = (part: Partial<SchoolRules>) => setDraft({ ...draft, ...part });
-  const save = async () => {
-    const parsed = SchoolRules.safeParse(draft);
-    if (!parsed.success) {
-      setErrors(new Map(parsed.error.issues.map(({ path, message }) => [path.join('.'), message])));
-      return;
-    }
-    setErrors(new Map());
-    const schools = studio.schools.map((each) => (each.id === school.id ? parsed.data : each));
-    if (await change({ schools })) {
-      toast.success('Saved. Classes take it when you choose it for them.');
-    }
-  };
+  const { draft, set, errors, isChanged, save } = useUnsavedSchool(studio, school);
   return (
     <div className="flex flex-col gap-8 pt-8">
       <div>
@@ -102,7 +86,7 @@ function SchoolForm({
           <Button look="main" disabled={!isChanged} onClick={() => void save()}>
             Save
           </Button>
-          <Button disabled={!isChanged} onClick={() => setDraft(school)}>
+          <Button disabled={!isChanged} onClick={() => set(school)}>
             Back to what was saved
           </Button>
           {errors.size > 0 ? (
@@ -114,6 +98,32 @@ function SchoolForm({
       ) : null}
     </div>
   );
+}
+
+/** The school as it is being changed, and what keeps it from being saved. */
+function useUnsavedSchool(studio: StudioSettings, school: SchoolRules) {
+  const change = useStudioChange();
+  const [draft, setDraft] = useState(school);
+  const [errors, setErrors] = useState<ReadonlyMap<string, string>>(new Map());
+  const save = async () => {
+    const parsed = SchoolRules.safeParse(draft);
+    if (!parsed.success) {
+      setErrors(new Map(parsed.error.issues.map(({ path, message }) => [path.join('.'), message])));
+      return;
+    }
+    setErrors(new Map());
+    const schools = studio.schools.map((each) => (each.id === school.id ? parsed.data : each));
+    if (await change({ schools })) {
+      toast.success('Saved. Classes take it when you choose it for them.');
+    }
+  };
+  return {
+    draft,
+    set: (part: Partial<SchoolRules>) => setDraft({ ...draft, ...part }),
+    errors,
+    isChanged: JSON.stringify(draft) !== JSON.stringify(school),
+    save,
+  };
 }
 
 interface PartProps {

@@ -147,43 +147,11 @@ const count = (number: number, one: string, many: string) =>
   `${number} ${number === 1 ? one : many}`;
 
 /** Says what would come and what would go; only with the studio's name typed is it done. */
-function Confirm({
-  studio,
-  zip,
-  looked,
-  again,
-}: {
-  studio: StudioSettings;
-  zip: Blob;
-  looked: LookedInto;
-  again: () => void;
-}) {
-  const { mutate } = useSWRConfig();
-  const [typed, setTyped] = useState('');
-  const [busy, setBusy] = useState(false);
+/** What the file holds, what it takes the place of, and what of it can't be kept. */
+function WhatComes({ studio, looked }: { studio: StudioSettings; looked: LookedInto }) {
   const { holds, replaces, unknownTeachers } = looked;
-  const replace = async () => {
-    setBusy(true);
-    try {
-      await send('PUT', `/studio/archive?mark=${encodeURIComponent(replaces.mark)}`, zip);
-      await mutate(() => true, undefined, { revalidate: true });
-      toast.success(`${looked.studio} is here, as of ${showWhen(looked.madeAt, studio.timeZone)}.`);
-    } catch (error) {
-      const isStale = error instanceof RequestProblem && error.code === 'stale';
-      toast.error(isStale ? CHANGED_MEANWHILE : sentenceOf(error));
-    } finally {
-      setBusy(false);
-      again();
-    }
-  };
   return (
-    <form
-      className="flex flex-col gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void replace();
-      }}
-    >
+    <>
       <p>
         <strong>{looked.studio}</strong>, as of {showWhen(looked.madeAt, studio.timeZone)}:{' '}
         {[
@@ -205,6 +173,47 @@ function Confirm({
           Not in this team, so their classes will name nobody: {unknownTeachers.join(', ')}.
         </p>
       ) : null}
+    </>
+  );
+}
+
+function Confirm({
+  studio,
+  zip,
+  looked,
+  again,
+}: {
+  studio: StudioSettings;
+  zip: Blob;
+  looked: LookedInto;
+  again: () => void;
+}) {
+  const { mutate } = useSWRConfig();
+  const [typed, setTyped] = useState('');
+  const [busy, setBusy] = useState(false);
+  const replace = async () => {
+    setBusy(true);
+    try {
+      await send('PUT', `/studio/archive?mark=${encodeURIComponent(looked.replaces.mark)}`, zip);
+      await mutate(() => true, undefined, { revalidate: true });
+      toast.success(`${looked.studio} is here, as of ${showWhen(looked.madeAt, studio.timeZone)}.`);
+    } catch (error) {
+      const isStale = error instanceof RequestProblem && error.code === 'stale';
+      toast.error(isStale ? CHANGED_MEANWHILE : sentenceOf(error));
+    } finally {
+      setBusy(false);
+      again();
+    }
+  };
+  return (
+    <form
+      className="flex flex-col gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void replace();
+      }}
+    >
+      <WhatComes studio={studio} looked={looked} />
       <TextField
         label={`Write ${studio.name} to go on`}
         value={typed}

@@ -26,7 +26,11 @@ interface QueueParts {
 
 const BATCH = 100;
 
-/** A lost connection, a reload or a double send changes nothing: ids are made here, once. */
+/**
+ * A lost connection, a reload or a double send changes nothing: ids are made here, once.
+ *
+ * Long because it is one queue: each of its steps reads and sets the same three lists.
+ */
 export function createEventQueue({ classId, storage, send }: QueueParts): EventQueue {
   const key = `wrenfern-live-${classId}`;
   const asideKey = `wrenfern-aside-${classId}`;

@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import { useCallback, useEffect, useRef, type ReactNode } from 'react';
-import type { Exercise } from '@wrenfern/core/movement/exercise';
+import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 import type { SchoolRules } from '@wrenfern/core/plan/school';
 import { schoolWords } from '@wrenfern/core/plan/school-words';
 import type { NowView } from '@wrenfern/core/live/run-class';
@@ -38,24 +38,14 @@ export function NowStage({
   const exercise = now.item.exercise ? catalogue.get(now.item.exercise) : undefined;
   // A variant that is being done shows itself, not the first one of its series.
   const option = exercise?.options[(now.part?.variant ?? now.item.option ?? 1) - 1];
-  const props = option?.props.filter((use) => !use.optional) ?? [];
   const words = exercise && option ? schoolWords(exercise, option, school) : undefined;
   const shareAt = useShareAt(now);
-  const held = props.map((use) => `${PROP_WORDS[use.prop]} ${use.place}`);
   return (
     <section
       aria-label="Now"
       className="flex min-w-0 flex-1 flex-col gap-4 p-6 max-lg:flex-none max-md:p-4 lg:overflow-y-auto"
     >
-      <div className="flex items-start justify-between gap-4">
-        <div className="min-w-0">
-          <h1 className="text-5xl max-sm:text-3xl">{now.item.name}</h1>
-          <p className="mt-1 text-xl text-soft max-sm:text-base">
-            {[option?.name, ...held].filter(Boolean).join(' · ')}
-          </p>
-        </div>
-        <Count now={now} />
-      </div>
+      <Head now={now} option={option} />
       <div className="flex flex-1 items-center justify-around gap-6 max-lg:flex-none sm:max-lg:flex-col sm:max-lg:gap-3">
         {exercise && option ? (
           <MovingFigure
@@ -83,6 +73,23 @@ export function NowStage({
       {pause}
       {exercise ? <SayAndWatch exercise={exercise} pelvis={words?.pelvis} /> : null}
     </section>
+  );
+}
+
+/** What it is, in which way, with what, and how far the count is. */
+function Head({ now, option }: { now: NowView; option: Option | undefined }) {
+  const props = option?.props.filter((use) => !use.optional) ?? [];
+  const held = props.map((use) => `${PROP_WORDS[use.prop]} ${use.place}`);
+  return (
+    <div className="flex items-start justify-between gap-4">
+      <div className="min-w-0">
+        <h1 className="text-5xl max-sm:text-3xl">{now.item.name}</h1>
+        <p className="mt-1 text-xl text-soft max-sm:text-base">
+          {[option?.name, ...held].filter(Boolean).join(' · ')}
+        </p>
+      </div>
+      <Count now={now} />
+    </div>
   );
 }
 

@@ -32,23 +32,7 @@ export function TeachTop({
         <span className="sr-only">Class time </span>
         {showClock(now.classElapsedS)}
       </p>
-      <div className="flex h-3 flex-1 gap-1 max-sm:hidden" aria-hidden>
-        {timeline.segments.map((segment) => {
-          const done = Math.min(
-            1,
-            Math.max(0, (reached - segment.startS) / Math.max(1, segment.durationS)),
-          );
-          return (
-            <div
-              key={segment.segmentId}
-              className="h-full overflow-hidden rounded-full bg-mist"
-              style={{ flexGrow: Math.max(1, segment.durationS) }}
-            >
-              <div className="h-full bg-fern" style={{ width: `${done * 100}%` }} />
-            </div>
-          );
-        })}
-      </div>
+      <Progress timeline={timeline} reachedS={reached} />
       {state.status === 'paused' ? (
         <p className="rounded-xl bg-slate-soft px-3 py-1.5 text-lg font-semibold text-slate">
           Paused
@@ -75,6 +59,29 @@ export function TeachTop({
         <X aria-hidden />
       </Link>
     </header>
+  );
+}
+
+/** The parts of the class, each as long as it lasts, filled as far as it is done. */
+function Progress({ timeline, reachedS }: { timeline: Timeline; reachedS: number }) {
+  return (
+    <div className="flex h-3 flex-1 gap-1 max-sm:hidden" aria-hidden>
+      {timeline.segments.map((segment) => {
+        const done = Math.min(
+          1,
+          Math.max(0, (reachedS - segment.startS) / Math.max(1, segment.durationS)),
+        );
+        return (
+          <div
+            key={segment.segmentId}
+            className="h-full overflow-hidden rounded-full bg-mist"
+            style={{ flexGrow: Math.max(1, segment.durationS) }}
+          >
+            <div className="h-full bg-fern" style={{ width: `${done * 100}%` }} />
+          </div>
+        );
+      })}
+    </div>
   );
 }
 
@@ -119,9 +126,7 @@ function Pace({
 
 /** What has not reached the server, and what never will. */
 function DeliveryState({ run }: { run: Run }) {
-  const { delivery, setAside, unread, forgetSetAside } = run;
-  const [open, setOpen] = useState(false);
-  const odd = setAside.length + unread;
+  const { delivery, setAside, unread } = run;
   return (
     <>
       {delivery === 'delivered' ? null : (
@@ -134,48 +139,51 @@ function DeliveryState({ run }: { run: Run }) {
           </span>
         </p>
       )}
-      {odd > 0 ? (
-        <Sheet
-          title="Set aside"
-          open={open}
-          onOpenChange={setOpen}
-          trigger={
-            <Button look="warn" className="shrink-0 whitespace-nowrap">
-              {odd} set aside
-            </Button>
-          }
-        >
-          {setAside.length > 0 ? (
-            <>
-              <p className="mb-3">
-                {setAside.length === 1 ? 'One press' : `${setAside.length} presses`} could not go
-                into the log. Nothing else waits for them. Save them as a file if they matter.
-              </p>
-              <div className="flex flex-wrap gap-2">
-                <Button
-                  onClick={() => saveFile('set-aside.json', JSON.stringify(setAside, null, 2))}
-                >
-                  Save as a file
-                </Button>
-                <Button
-                  look="warn"
-                  onClick={() => {
-                    forgetSetAside();
-                    setOpen(false);
-                  }}
-                >
-                  Forget them
-                </Button>
-              </div>
-            </>
-          ) : null}
-          {unread > 0 ? (
-            <p className="mt-3">
-              {unread} of the class’s events were written by another version and are left out here.
-            </p>
-          ) : null}
-        </Sheet>
-      ) : null}
+      {setAside.length + unread > 0 ? <SetAside run={run} /> : null}
     </>
+  );
+}
+
+function SetAside({ run: { setAside, unread, forgetSetAside } }: { run: Run }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Sheet
+      title="Set aside"
+      open={open}
+      onOpenChange={setOpen}
+      trigger={
+        <Button look="warn" className="shrink-0 whitespace-nowrap">
+          {setAside.length + unread} set aside
+        </Button>
+      }
+    >
+      {setAside.length > 0 ? (
+        <>
+          <p className="mb-3">
+            {setAside.length === 1 ? 'One press' : `${setAside.length} presses`} could not go into
+            the log. Nothing else waits for them. Save them as a file if they matter.
+          </p>
+          <div className="flex flex-wrap gap-2">
+            <Button onClick={() => saveFile('set-aside.json', JSON.stringify(setAside, null, 2))}>
+              Save as a file
+            </Button>
+            <Button
+              look="warn"
+              onClick={() => {
+                forgetSetAside();
+                setOpen(false);
+              }}
+            >
+              Forget them
+            </Button>
+          </div>
+        </>
+      ) : null}
+      {unread > 0 ? (
+        <p className="mt-3">
+          {unread} of the class’s events were written by another version and are left out here.
+        </p>
+      ) : null}
+    </Sheet>
   );
 }

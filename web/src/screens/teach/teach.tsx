@@ -122,6 +122,38 @@ function FirstGear({ lesson, analysis }: { lesson: WholeClass; analysis: Analysi
   );
 }
 
+function LayOut({
+  lesson,
+  analysis,
+}: {
+  lesson: WholeClass;
+  analysis: ReturnType<typeof analyseClass>;
+}) {
+  return (
+    <section aria-label="Lay out first">
+      <h2 className="text-xl">Lay out first</h2>
+      <FirstGear lesson={lesson} analysis={analysis} />
+      {analysis.props.length === 0 ? (
+        <p className="text-soft">{lesson.plan.machine === 'mat' ? 'Mats only.' : 'No props.'}</p>
+      ) : (
+        <ul className="mt-1 flex flex-col gap-1">
+          {analysis.props.map((need) => (
+            <li key={need.prop}>
+              {need.inAll} × {PROP_WORDS[need.prop]}
+              {need.short > 0 ? (
+                <span className="text-copper">
+                  {' '}
+                  ({need.short} short: {need.standsIn})
+                </span>
+              ) : null}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
 function Before({
   lesson,
   analysis,
@@ -138,27 +170,7 @@ function Before({
         {analysis.timeline.items.length} items, {minutes(analysis.timeline.totalS)} planned of{' '}
         {minutes(lesson.plan.targetS)}, {lesson.attendees.length} coming.
       </p>
-      <section aria-label="Lay out first">
-        <h2 className="text-xl">Lay out first</h2>
-        <FirstGear lesson={lesson} analysis={analysis} />
-        {analysis.props.length === 0 ? (
-          <p className="text-soft">{lesson.plan.machine === 'mat' ? 'Mats only.' : 'No props.'}</p>
-        ) : (
-          <ul className="mt-1 flex flex-col gap-1">
-            {analysis.props.map((need) => (
-              <li key={need.prop}>
-                {need.inAll} × {PROP_WORDS[need.prop]}
-                {need.short > 0 ? (
-                  <span className="text-copper">
-                    {' '}
-                    ({need.short} short: {need.standsIn})
-                  </span>
-                ) : null}
-              </li>
-            ))}
-          </ul>
-        )}
-      </section>
+      <LayOut lesson={lesson} analysis={analysis} />
       {isFar ? (
         <p role="note" className="rounded-xl bg-copper-soft p-4 text-copper">
           {mayMove

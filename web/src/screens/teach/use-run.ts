@@ -49,13 +49,42 @@ interface RunParts {
  */
 export function useRun({ classId, revision, timeline, known, onStarted }: RunParts): Run {
   const seen = useSeen(known);
-  const { take } = seen;
+  const { events, record: press, ...delivered } = usePresses(classId, seen);
+  const [nowMs, setNowMs] = useState(() => Date.now());
+  const { offsetMs } = seen;
+  const record = useCallback(
+    (fresh: Fresh) => {
+      press(fresh);
+      setNowMs(Date.now());
+    },
+    [press],
+  );
+  const start = useCallback(() => record({ type: 'start', revision }), [record, revision]);
+  useFollow(classId, seen);
+  useEffect(() => {
+    const tick = setInterval(() => setNowMs(Date.now()), TICK_MS);
+    return () => clearInterval(tick);
+  }, []);
+  const state = useMemo(
+    () => runClass(timeline, events, nowMs + offsetMs),
+    [timeline, events, nowMs, offsetMs],
+  );
+  const now = useMemo(() => viewNow(timeline, state), [timeline, state]);
+  const isBegunElsewhere = seen.events.some(({ type }) => type === 'start') && !known.taught;
+  useEffect(() => {
+    if (isBegunElsewhere) onStarted();
+  }, [isBegunElsewhere, onStarted]);
+  return { state, now, ...delivered, unread: seen.unread, record, start };
+}
+
+/** What is pressed on this device: counted at once, delivered as the line allows. */
+function usePresses(classId: string, { events: told, take, lastSeq, offsetMs }: Seen) {
   const [queue] = useState(() =>
     createEventQueue({
       classId,
       storage: localStorage,
       send: async (events) => {
-        const after = seen.lastSeq.current;
+        const after = lastSeq.current;
         take(await request(EventsTaken, 'POST', `/classes/${classId}/events`, { events, after }));
       },
     }),
@@ -65,8 +94,7 @@ export function useRun({ classId, revision, timeline, known, onStarted }: RunPar
     queue.pending().length === 0 ? 'delivered' : 'away',
   );
   const [setAside, setSetAside] = useState(() => queue.setAside());
-  const [nowMs, setNowMs] = useState(() => Date.now());
-  const events = useMemo(() => [...seen.events, ...own], [seen.events, own]);
+  const events = useMemo(() => [...told, ...own], [told, own]);
   // Two presses before the screen is drawn again must not get the same place in the order.
   const latest = useRef(events);
   useEffect(() => {
@@ -78,7 +106,6 @@ export function useRun({ classId, revision, timeline, known, onStarted }: RunPar
     setSetAside(queue.setAside());
   }, [queue]);
 
-  const { offsetMs } = seen;
   const clockMs = useCallback(() => Date.now() + offsetMs, [offsetMs]);
   const record = useCallback(
     (fresh: Fresh) => {
@@ -91,52 +118,30 @@ export function useRun({ classId, revision, timeline, known, onStarted }: RunPar
       latest.current = [...latest.current, event];
       queue.add(event);
       setOwn((before) => [...before, event]);
-      setNowMs(Date.now());
       void flush();
     },
     [queue, flush, clockMs],
   );
 
-  const start = useCallback(() => record({ type: 'start', revision }), [record, revision]);
-
-  useFollow(classId, seen);
   useEffect(() => {
-    const tick = setInterval(() => setNowMs(Date.now()), TICK_MS);
     const again = setInterval(() => {
       if (queue.pending().length > 0) void flush();
     }, TRY_AGAIN_MS);
     const first = setTimeout(() => void flush(), 0);
     return () => {
       clearTimeout(first);
-      clearInterval(tick);
       clearInterval(again);
     };
   }, [queue, flush]);
 
-  const state = useMemo(
-    () => runClass(timeline, events, nowMs + offsetMs),
-    [timeline, events, nowMs, offsetMs],
-  );
-  const now = useMemo(() => viewNow(timeline, state), [timeline, state]);
-  const isBegunElsewhere = seen.events.some(({ type }) => type === 'start') && !known.taught;
-  useEffect(() => {
-    if (isBegunElsewhere) onStarted();
-  }, [isBegunElsewhere, onStarted]);
-  return {
-    state,
-    now,
-    delivery,
-    setAside,
-    forgetSetAside: () => {
-      queue.forgetSetAside();
-      setSetAside([]);
-    },
-    unread: seen.unread,
-    record,
-    start,
-    clockMs,
+  const forgetSetAside = () => {
+    queue.forgetSetAside();
+    setSetAside([]);
   };
+  return { events, record, delivery, setAside, forgetSetAside, clockMs };
 }
+
+type Seen = ReturnType<typeof useSeen>;
 
 /** What the server has told so far, however it was told; the same twice is once. */
 function useSeen(known: EventsRead) {
@@ -173,7 +178,7 @@ const Told = z.object({
 });
 
 /** Others' presses as they arrive; after a lost line, what was missed is asked for. */
-function useFollow(classId: string, { add, take, lastSeq }: ReturnType<typeof useSeen>) {
+function useFollow(classId: string, { add, take, lastSeq }: Seen) {
   useEffect(() => {
     const stream = new EventSource(`/api/classes/${classId}/events/stream`);
     stream.onmessage = ({ data }: MessageEvent<string>) => {

@@ -42,7 +42,6 @@ const STARTERS: readonly Starter[] = [
 
 /** For a studio without a class: three whole ones to look at and change, each with a walk through it. */
 export function StarterClasses({ zone }: { zone: string }) {
-  const catalogue = useCatalogue();
   const { mutate } = useSWRConfig();
   const navigate = useNavigate();
   const [busy, setBusy] = useState(false);
@@ -71,39 +70,48 @@ export function StarterClasses({ zone }: { zone: string }) {
         Each is put down for tomorrow evening. Change what you like, teach it, or throw it away.
       </p>
       <ul className="grid gap-4 md:grid-cols-3">
-        {STARTERS.map((starter) => {
-          const { id, shows, title, words } = starter;
-          const exercise = catalogue.require(shows[0]);
-          return (
-            <li key={id} className="flex flex-col gap-2 rounded-2xl border border-line bg-leaf p-5">
-              <Figure
-                of={optionOf(exercise, shows[1])}
-                view={exercise.view}
-                width={180}
-                height={96}
-              />
-              <h3 className="text-lg">{title}</h3>
-              <p className="flex-1 text-soft">{words}</p>
-              <div className="flex flex-wrap gap-2">
-                <Button look="main" disabled={busy} onClick={() => void open(starter, true)}>
-                  <span>
-                    Walk through it<span className="sr-only">: {title}</span>
-                  </span>
-                </Button>
-                <Button disabled={busy} onClick={() => void open(starter, false)}>
-                  <span>
-                    Only open it<span className="sr-only">: {title}</span>
-                  </span>
-                </Button>
-              </div>
-            </li>
-          );
-        })}
+        {STARTERS.map((starter) => (
+          <StarterCard
+            key={starter.id}
+            starter={starter}
+            busy={busy}
+            open={(walk) => void open(starter, walk)}
+          />
+        ))}
       </ul>
       <p className="mt-3 text-soft">
         A walk takes two minutes and can be left at any time. For anybody with an injury or an
         illness, what their clinician says comes first.
       </p>
     </section>
+  );
+}
+
+interface StarterCardProps {
+  starter: Starter;
+  busy: boolean;
+  open: (walk: boolean) => void;
+}
+
+function StarterCard({ starter: { shows, title, words }, busy, open }: StarterCardProps) {
+  const exercise = useCatalogue().require(shows[0]);
+  return (
+    <li className="flex flex-col gap-2 rounded-2xl border border-line bg-leaf p-5">
+      <Figure of={optionOf(exercise, shows[1])} view={exercise.view} width={180} height={96} />
+      <h3 className="text-lg">{title}</h3>
+      <p className="flex-1 text-soft">{words}</p>
+      <div className="flex flex-wrap gap-2">
+        <Button look="main" disabled={busy} onClick={() => open(true)}>
+          <span>
+            Walk through it<span className="sr-only">: {title}</span>
+          </span>
+        </Button>
+        <Button disabled={busy} onClick={() => open(false)}>
+          <span>
+            Only open it<span className="sr-only">: {title}</span>
+          </span>
+        </Button>
+      </div>
+    </li>
   );
 }

@@ -58,29 +58,10 @@ function Editor({ start, openedAs, version, from }: EditorProps) {
   const form = useForm<Exercise>({ defaultValues: kept ?? start });
   const draft = useWatch({ control: form.control }) as Exercise;
   const signs = useMemo(() => readUnsaved(draft), [draft]);
-  const [busy, setBusy] = useState(false);
-  const navigate = useNavigate();
-  const { mutate } = useSWRConfig();
+  const { busy, save } = useSaving({ start, openedAs, version });
   useEffect(() => {
     if (form.formState.isDirty || kept) unsavedExercises.keep(openedAs, draft);
   }, [draft, form.formState.isDirty, kept, openedAs]);
-  const save = async () => {
-    if (!signs.exercise) return;
-    setBusy(true);
-    try {
-      const { slug } = signs.exercise;
-      const sameSlug = slug === start.slug;
-      await saveExercise(start, signs.exercise, sameSlug ? version : 0);
-      unsavedExercises.drop(openedAs);
-      await Promise.all([mutate(`/exercises/${slug}/versions`), mutate('/exercises')]);
-      toast.success(`${signs.exercise.name} is saved`);
-      await navigate(`/library/${slug}`);
-    } catch (error) {
-      toast.error(sentenceOf(error));
-    } finally {
-      setBusy(false);
-    }
-  };
   const discard = () => {
     unsavedExercises.drop(openedAs);
     form.reset(start);
@@ -90,7 +71,7 @@ function Editor({ start, openedAs, version, from }: EditorProps) {
       className="pt-8"
       onSubmit={(event) => {
         event.preventDefault();
-        void save();
+        if (signs.exercise) void save(signs.exercise);
       }}
     >
       <Link to={`/library/${openedAs}`} className="text-fern underline">
@@ -128,6 +109,29 @@ function Editor({ start, openedAs, version, from }: EditorProps) {
       </div>
     </form>
   );
+}
+
+/** Saves what reads as an exercise, forgets the unsaved copy and shows what was saved. */
+function useSaving({ start, openedAs, version }: Omit<EditorProps, 'from'>) {
+  const [busy, setBusy] = useState(false);
+  const navigate = useNavigate();
+  const { mutate } = useSWRConfig();
+  const save = async (exercise: Exercise) => {
+    setBusy(true);
+    try {
+      const { slug, name } = exercise;
+      await saveExercise(start, exercise, slug === start.slug ? version : 0);
+      unsavedExercises.drop(openedAs);
+      await Promise.all([mutate(`/exercises/${slug}/versions`), mutate('/exercises')]);
+      toast.success(`${name} is saved`);
+      await navigate(`/library/${slug}`);
+    } catch (error) {
+      toast.error(sentenceOf(error));
+    } finally {
+      setBusy(false);
+    }
+  };
+  return { busy, save };
 }
 
 const VersionNow = z.object({ version: z.number().int(), exercise: Exercise });

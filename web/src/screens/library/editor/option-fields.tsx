@@ -26,6 +26,7 @@ const TURNED = { shouldDirty: true } as const;
 const MOST_OPTIONS = 4;
 const LEAST_OPTIONS = 2;
 const MOST_POSES = 4;
+
 /** The ladder: each option's words, what it asks, and its key poses. */
 export function OptionFields({ form, draft }: OptionFieldsProps) {
   const [at, setAt] = useState(0);
@@ -70,34 +71,48 @@ export function OptionFields({ form, draft }: OptionFieldsProps) {
           </Button>
         </div>
         <Tabs.Content value={String(index)} className="mt-4 flex flex-col gap-4">
-          <Poses key={index} option={option} draft={draft} form={form} change={change} />
-          <div className="grid gap-4 sm:grid-cols-2">
-            <TextField label="Option’s name" {...form.register(`options.${index}.name`)} />
-            <TextField label="What changes" {...form.register(`options.${index}.change`)} />
-            <TextField label="What to feel" {...form.register(`options.${index}.feel`)} />
-            <TextField label="When to step back" {...form.register(`options.${index}.stepBack`)} />
-          </div>
-          <OptionGear option={option} onReformer={draft.machine === 'reformer'} change={change} />
-          <Chips
-            legend="What it turns"
-            values={LEVERS}
-            words={LEVER_WORDS}
-            on={option.levers}
-            onToggle={(lever, on) => change({ levers: toggled(option.levers, lever, on) })}
-          />
-          <Chips
-            legend="What it asks of a body (cautions follow from this)"
-            values={DEMANDS}
-            words={DEMAND_WORDS}
-            on={option.demands}
-            onToggle={(demand, on) => change({ demands: toggled(option.demands, demand, on) })}
-          />
-          <div className="max-w-sm">
-            <LoadBars option={option} before={draft.options[index - 1]} />
-          </div>
+          <Rung index={index} option={option} draft={draft} form={form} change={change} />
         </Tabs.Content>
       </Tabs.Root>
     </section>
+  );
+}
+
+interface RungProps extends OptionFieldsProps {
+  option: Option;
+  change: (part: Partial<Option>) => void;
+}
+
+/** One option: its poses, its words, its gear, what it turns and asks, and what follows from that. */
+function Rung({ index, option, draft, form, change }: RungProps & { index: number }) {
+  return (
+    <>
+      <Poses key={index} option={option} draft={draft} form={form} change={change} />
+      <div className="grid gap-4 sm:grid-cols-2">
+        <TextField label="Option’s name" {...form.register(`options.${index}.name`)} />
+        <TextField label="What changes" {...form.register(`options.${index}.change`)} />
+        <TextField label="What to feel" {...form.register(`options.${index}.feel`)} />
+        <TextField label="When to step back" {...form.register(`options.${index}.stepBack`)} />
+      </div>
+      <OptionGear option={option} onReformer={draft.machine === 'reformer'} change={change} />
+      <Chips
+        legend="What it turns"
+        values={LEVERS}
+        words={LEVER_WORDS}
+        on={option.levers}
+        onToggle={(lever, on) => change({ levers: toggled(option.levers, lever, on) })}
+      />
+      <Chips
+        legend="What it asks of a body (cautions follow from this)"
+        values={DEMANDS}
+        words={DEMAND_WORDS}
+        on={option.demands}
+        onToggle={(demand, on) => change({ demands: toggled(option.demands, demand, on) })}
+      />
+      <div className="max-w-sm">
+        <LoadBars option={option} before={draft.options[index - 1]} />
+      </div>
+    </>
   );
 }
 
@@ -105,13 +120,8 @@ function toggled<T>(all: readonly T[], value: T, on: boolean): T[] {
   return on ? [...all, value] : all.filter((each) => each !== value);
 }
 
-interface PosesProps extends OptionFieldsProps {
-  option: Option;
-  change: (part: Partial<Option>) => void;
-}
-
 /** One to four key poses, and the one that is being shaped. */
-function Poses({ option, draft, form, change }: PosesProps) {
+function Poses({ option, draft, form, change }: RungProps) {
   const [at, setAt] = useState(0);
   const index = Math.min(at, option.poses.length - 1);
   const pose = option.poses[index];

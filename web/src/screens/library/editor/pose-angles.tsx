@@ -1,3 +1,4 @@
+import type { FullPose } from '@wrenfern/core/body/full-pose';
 import { fullPose } from '@wrenfern/core/body/shapes/index';
 import { RestPart, type Curve, type KeyPose, type Pose } from '@wrenfern/core/movement/pose';
 import { ToggleChip } from '../../../parts/chip.tsx';
@@ -22,33 +23,11 @@ const MOST_REST = 2;
 export function PoseAngles({ pose, onChange }: { pose: KeyPose; onChange: (pose: Pose) => void }) {
   const own: Pose = typeof pose === 'string' ? { shape: pose } : pose;
   const full = fullPose(pose);
-  const bend = (curve: Curve, index: number, degrees: number): Curve => {
-    const [a, b, c, d] = curve.map((each, at) => (at === index ? degrees : each));
-    return [a ?? 0, b ?? 0, c ?? 0, d ?? 0];
-  };
-  const rest = new Map(full.rest);
-  const toggle = (part: RestPart, on: boolean) => {
-    const next = new Map(rest);
-    if (on) next.set(part, 0);
-    else next.delete(part);
-    if (next.size >= 1 && next.size <= MOST_REST) {
-      onChange({ ...own, rest: Object.fromEntries(next) });
-    }
-  };
   return (
     <details className="rounded-xl border border-line bg-leaf p-3">
       <summary className="cursor-pointer font-semibold">In numbers</summary>
       <div className="mt-3 flex flex-col gap-4">
-        <fieldset>
-          <legend className="text-[0.8125rem] text-soft">Rests on (one or two)</legend>
-          <div className="mt-1 flex flex-wrap gap-1">
-            {RestPart.options.map((part) => (
-              <ToggleChip key={part} on={rest.has(part)} onChange={(on) => toggle(part, on)}>
-                {part}
-              </ToggleChip>
-            ))}
-          </div>
-        </fieldset>
+        <RestsOn rest={full.rest} onChange={(rest) => onChange({ ...own, rest })} />
         <div className="grid grid-cols-2 gap-1">
           {WHOLE_BODY.map(({ key, name }) => (
             <Stepper
@@ -75,12 +54,46 @@ export function PoseAngles({ pose, onChange }: { pose: KeyPose; onChange: (pose:
                 max={60}
                 step={2}
                 unit="°"
-                onChange={(degrees) => onChange({ ...own, [key]: bend(full[key], index, degrees) })}
+                onChange={(degrees) => onChange({ ...own, [key]: bent(full[key], index, degrees) })}
               />
             ))}
           </fieldset>
         ))}
       </div>
     </details>
+  );
+}
+
+/** The curve with one joint bent otherwise. */
+function bent([low, mid, up, neck]: Curve, index: number, degrees: number): Curve {
+  const at = (own: number, now: number) => (own === index ? degrees : now);
+  return [at(0, low), at(1, mid), at(2, up), at(3, neck)];
+}
+
+function RestsOn({
+  rest,
+  onChange,
+}: {
+  rest: FullPose['rest'];
+  onChange: (rest: Pose['rest']) => void;
+}) {
+  const resting = new Map(rest);
+  const toggle = (part: RestPart, on: boolean) => {
+    const next = new Map(resting);
+    if (on) next.set(part, 0);
+    else next.delete(part);
+    if (next.size >= 1 && next.size <= MOST_REST) onChange(Object.fromEntries(next));
+  };
+  return (
+    <fieldset>
+      <legend className="text-[0.8125rem] text-soft">Rests on (one or two)</legend>
+      <div className="mt-1 flex flex-wrap gap-1">
+        {RestPart.options.map((part) => (
+          <ToggleChip key={part} on={resting.has(part)} onChange={(on) => toggle(part, on)}>
+            {part}
+          </ToggleChip>
+        ))}
+      </div>
+    </fieldset>
   );
 }

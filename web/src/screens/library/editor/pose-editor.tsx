@@ -151,35 +151,45 @@ function Stage({
           <path d={part.d} className={`figure-${part.tone}${part.line ? ' figure-line' : ''}`} />
         </g>
       ))}
-      {HANDLES.map((handle) => {
-        const { x, y } = project(camera, handlePlace(body, handle));
-        return (
-          <circle
-            key={handle}
-            cx={x * SCALE}
-            cy={-y * SCALE}
-            r={26}
-            tabIndex={0}
-            role="button"
-            aria-label={`${handle}: arrow keys move it`}
-            className="cursor-grab fill-leaf/70 stroke-copper stroke-[9] outline-none hover:fill-copper-soft focus-visible:fill-copper"
-            onKeyDown={(event) => nudge(event, handle)}
-            onPointerDown={(event) => {
-              svg.current?.setPointerCapture(event.pointerId);
-              setDrag({
-                handle,
-                from: pose,
-                startX: event.clientX,
-                startY: event.clientY,
-                frame,
-              });
-            }}
-          >
-            <title>{handle}</title>
-          </circle>
-        );
-      })}
+      {HANDLES.map((handle) => (
+        <Ring
+          key={handle}
+          handle={handle}
+          at={project(camera, handlePlace(body, handle))}
+          nudge={nudge}
+          grab={(event) => {
+            svg.current?.setPointerCapture(event.pointerId);
+            setDrag({ handle, from: pose, startX: event.clientX, startY: event.clientY, frame });
+          }}
+        />
+      ))}
     </svg>
+  );
+}
+
+interface RingProps {
+  handle: Handle;
+  /** In shares of stature, as the camera sees it. */
+  at: { x: number; y: number };
+  nudge: (event: React.KeyboardEvent, handle: Handle) => void;
+  grab: (event: React.PointerEvent) => void;
+}
+
+function Ring({ handle, at, nudge, grab }: RingProps) {
+  return (
+    <circle
+      cx={at.x * SCALE}
+      cy={-at.y * SCALE}
+      r={26}
+      tabIndex={0}
+      role="button"
+      aria-label={`${handle}: arrow keys move it`}
+      className="cursor-grab fill-leaf/70 stroke-copper stroke-[9] outline-none hover:fill-copper-soft focus-visible:fill-copper"
+      onKeyDown={(event) => nudge(event, handle)}
+      onPointerDown={grab}
+    >
+      <title>{handle}</title>
+    </circle>
   );
 }
 

@@ -1,5 +1,5 @@
 import { useDraggable } from '@dnd-kit/core';
-import { useVirtualizer } from '@tanstack/react-virtual';
+import { useVirtualizer, type VirtualItem } from '@tanstack/react-virtual';
 import { clsx } from 'clsx';
 import { Plus } from 'lucide-react';
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
@@ -36,22 +36,11 @@ const CARD_PX = 76;
 
 /** What can be added: search, filters, drag or press Enter. */
 export function CataloguePanel({ day, searchId }: { day: string; searchId: string }) {
-  const catalogue = useCatalogue();
   const [query, setQuery] = useState('');
   const [on, setOn] = useState<ReadonlySet<FilterId>>(new Set());
   const [active, setActive] = useState(0);
-  const { attendees, editor } = usePlanScreen();
-  const plan = useEditor((editor) => editor.plan);
-  const typed = useMemo(() => readTyped(query, catalogue), [query, catalogue]);
-  const found = useMemo(
-    () =>
-      typed.found.filter(
-        (exercise) =>
-          exercise.machine === plan.machine &&
-          [...on].every((filter) => passes(filter, exercise, { plan, attendees, day, catalogue })),
-      ),
-    [typed, on, plan, attendees, day, catalogue],
-  );
+  const { editor } = usePlanScreen();
+  const { typed, found } = useFound(query, on, day);
   const scroller = useRef<HTMLDivElement>(null);
   // eslint-disable-next-line react-hooks/incompatible-library -- the list is small to render and never memoised
   const virtual = useVirtualizer({
@@ -61,7 +50,7 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
     overscan: 6,
   });
   const at = Math.min(active, found.length - 1);
-  const activeId = query && found[at] ? `${searchId}-${found[at].slug}` : undefined;
+  const isChosen = query !== '' && found[at] !== undefined;
   const search = (next: string) => {
     setQuery(next);
     setActive(0);
@@ -96,7 +85,7 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
         <SearchField
           id={searchId}
           query={query}
-          activeId={activeId}
+          activeId={isChosen ? cardId(searchId, found[at]) : undefined}
           onSearch={search}
           onKey={onKey}
         />
@@ -106,32 +95,75 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
         {found.length === 0 ? (
           <p className="p-2 text-soft">Nothing fits. Take a filter away or search another word.</p>
         ) : null}
-        <ul
-          id={`${searchId}-list`}
-          className="relative"
-          style={{ height: virtual.getTotalSize() }}
-          aria-label="Exercises"
-        >
-          {virtual.getVirtualItems().map((row) => {
-            const exercise = found[row.index];
-            return exercise ? (
-              <li
-                key={exercise.slug}
-                className="absolute inset-x-0 top-0"
-                style={{ transform: `translateY(${row.start}px)`, height: CARD_PX - 6 }}
-              >
-                <Card
-                  id={`${searchId}-${exercise.slug}`}
-                  exercise={exercise}
-                  seconds={plainLengthS(exercise)}
-                  isActive={query !== '' && row.index === at}
-                />
-              </li>
-            ) : null;
-          })}
-        </ul>
+        <Cards
+          searchId={searchId}
+          found={found}
+          chosen={isChosen ? at : undefined}
+          rows={virtual.getVirtualItems()}
+          heightPx={virtual.getTotalSize()}
+        />
       </div>
     </div>
+  );
+}
+
+/** What the words and the filters leave of the catalogue, and how it is to be done if that was typed. */
+function useFound(query: string, on: ReadonlySet<FilterId>, day: string) {
+  const catalogue = useCatalogue();
+  const { attendees } = usePlanScreen();
+  const plan = useEditor((editor) => editor.plan);
+  const typed = useMemo(() => readTyped(query, catalogue), [query, catalogue]);
+  const found = useMemo(
+    () =>
+      typed.found.filter(
+        (exercise) =>
+          exercise.machine === plan.machine &&
+          [...on].every((filter) => passes(filter, exercise, { plan, attendees, day, catalogue })),
+      ),
+    [typed, on, plan, attendees, day, catalogue],
+  );
+  return { typed, found };
+}
+
+const cardId = (searchId: string, exercise: Exercise | undefined) =>
+  `${searchId}-${exercise?.slug ?? ''}`;
+
+interface CardsProps {
+  searchId: string;
+  found: readonly Exercise[];
+  /** The place in the list that Enter adds. */
+  chosen: number | undefined;
+  /** Those in sight. */
+  rows: readonly VirtualItem[];
+  heightPx: number;
+}
+
+function Cards({ searchId, found, chosen, rows, heightPx }: CardsProps) {
+  return (
+    <ul
+      id={`${searchId}-list`}
+      className="relative"
+      style={{ height: heightPx }}
+      aria-label="Exercises"
+    >
+      {rows.map((row) => {
+        const exercise = found[row.index];
+        return exercise ? (
+          <li
+            key={exercise.slug}
+            className="absolute inset-x-0 top-0"
+            style={{ transform: `translateY(${row.start}px)`, height: CARD_PX - 6 }}
+          >
+            <Card
+              id={cardId(searchId, exercise)}
+              exercise={exercise}
+              seconds={plainLengthS(exercise)}
+              isActive={row.index === chosen}
+            />
+          </li>
+        ) : null;
+      })}
+    </ul>
   );
 }
 

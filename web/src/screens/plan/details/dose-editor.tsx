@@ -79,26 +79,7 @@ function Amount({ dose, onChange }: { dose: Dose; onChange: (dose: Dose) => void
         />
       );
     case 'hold':
-      return (
-        <>
-          <Stepper
-            label="hold"
-            unit="s"
-            value={dose.holdS}
-            min={1}
-            max={600}
-            step={5}
-            onChange={(holdS) => onChange({ ...dose, holdS })}
-          />
-          <Stepper
-            label="holds"
-            value={dose.count}
-            min={1}
-            max={20}
-            onChange={(count) => onChange({ ...dose, count })}
-          />
-        </>
-      );
+      return <Holds dose={dose} onChange={onChange} />;
     case 'timed':
       return (
         <>
@@ -125,6 +106,35 @@ function Amount({ dose, onChange }: { dose: Dose; onChange: (dose: Dose) => void
         />
       );
   }
+}
+
+function Holds({
+  dose,
+  onChange,
+}: {
+  dose: Extract<Dose, { kind: 'hold' }>;
+  onChange: (dose: Dose) => void;
+}) {
+  return (
+    <>
+      <Stepper
+        label="hold"
+        unit="s"
+        value={dose.holdS}
+        min={1}
+        max={600}
+        step={5}
+        onChange={(holdS) => onChange({ ...dose, holdS })}
+      />
+      <Stepper
+        label="holds"
+        value={dose.count}
+        min={1}
+        max={20}
+        onChange={(count) => onChange({ ...dose, count })}
+      />
+    </>
+  );
 }
 
 function changeKind({ sets, sides, directions }: Dose, kind: DoseKind): Dose {

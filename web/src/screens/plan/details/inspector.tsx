@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
-import { optionOf, type Exercise } from '@wrenfern/core/movement/exercise';
+import { optionOf, type Exercise, type Option } from '@wrenfern/core/movement/exercise';
 import { explainReason } from '@wrenfern/core/people/reasons';
 import type { Version } from '@wrenfern/core/people/choose-options';
 import {
@@ -163,6 +163,47 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
   );
 }
 
+interface OptionRowProps {
+  exercise: Exercise;
+  option: Option;
+  words: string;
+  isOn: boolean;
+  /** The only one on offer: one stays. */
+  isLast: boolean;
+  toggle: (number: number) => void;
+}
+
+function OptionRow({ exercise, option, words, isOn, isLast, toggle }: OptionRowProps) {
+  return (
+    <li>
+      <label
+        className={clsx(
+          'flex cursor-pointer items-center gap-2 py-1.5',
+          !isOn && 'text-soft line-through',
+        )}
+      >
+        <input
+          type="checkbox"
+          checked={isOn}
+          disabled={isLast}
+          onChange={() => toggle(option.number)}
+          className="size-4 accent-(--fern)"
+        />
+        <Frond
+          option={option.number}
+          of={exercise.options.length}
+          standard={option.number === exercise.standard}
+          size={28}
+        />
+        <span className="min-w-0">
+          <span className="block leading-tight font-semibold">{option.name}</span>
+          <span className="block text-[0.8125rem] text-soft">{words}</span>
+        </span>
+      </label>
+    </li>
+  );
+}
+
 function OptionList({ item, exercise }: { item: ExerciseItem; exercise: Exercise }) {
   const catalogue = useCatalogue();
   const edit = useEditor((editor) => editor.edit);
@@ -191,34 +232,15 @@ function OptionList({ item, exercise }: { item: ExerciseItem; exercise: Exercise
             ({ choice }) => choice.kind === 'option' && choice.option === option.number,
           );
           return (
-            <li key={option.number}>
-              <label
-                className={clsx(
-                  'flex cursor-pointer items-center gap-2 py-1.5',
-                  !isOn && 'text-soft line-through',
-                )}
-              >
-                <input
-                  type="checkbox"
-                  checked={isOn}
-                  disabled={isOn && offered.length === 1}
-                  onChange={() => toggle(option.number)}
-                  className="size-4 accent-(--fern)"
-                />
-                <Frond
-                  option={option.number}
-                  of={exercise.options.length}
-                  standard={option.number === exercise.standard}
-                  size={28}
-                />
-                <span className="min-w-0">
-                  <span className="block leading-tight font-semibold">{option.name}</span>
-                  <span className="block text-[0.8125rem] text-soft">
-                    {whoDoes(version) ?? option.change}
-                  </span>
-                </span>
-              </label>
-            </li>
+            <OptionRow
+              key={option.number}
+              exercise={exercise}
+              option={option}
+              words={whoDoes(version) ?? option.change}
+              isOn={isOn}
+              isLast={isOn && offered.length === 1}
+              toggle={toggle}
+            />
           );
         })}
       </ul>

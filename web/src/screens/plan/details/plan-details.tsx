@@ -1,6 +1,7 @@
 import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
 import { freshItemId } from '@wrenfern/core/review/running-order';
 import { shareOfTime } from '@wrenfern/core/plan/timing/timeline';
+import type { Segment } from '@wrenfern/core/plan/plan';
 import { Button } from '../../../parts/button.tsx';
 import { Field, inputClass } from '../../../parts/field.tsx';
 import { IconButton } from '../../../parts/icon-button.tsx';
@@ -18,22 +19,7 @@ export function PlanDetailsPanel() {
   return (
     <div className="flex flex-col gap-4 p-4">
       <h2 className="text-xl">The class</h2>
-      <Field label="Name">
-        {(named) => (
-          <input
-            {...named}
-            key={plan.title}
-            defaultValue={plan.title}
-            maxLength={120}
-            className={inputClass}
-            onBlur={(event) => {
-              const title = event.target.value.trim();
-              if (title && title !== plan.title) edit({ type: 'setDetails', details: { title } });
-              else event.target.value = plan.title;
-            }}
-          />
-        )}
-      </Field>
+      <Title />
       <div className="w-32">
         <Stepper
           label="length"
@@ -72,6 +58,29 @@ export function PlanDetailsPanel() {
         goes to a clinician; makers’ instructions and local rules come first.
       </p>
     </div>
+  );
+}
+
+function Title() {
+  const title = useEditor((editor) => editor.plan.title);
+  const edit = useEditor((editor) => editor.edit);
+  return (
+    <Field label="Name">
+      {(named) => (
+        <input
+          {...named}
+          key={title}
+          defaultValue={title}
+          maxLength={120}
+          className={inputClass}
+          onBlur={(event) => {
+            const next = event.target.value.trim();
+            if (next && next !== title) edit({ type: 'setDetails', details: { title: next } });
+            else event.target.value = title;
+          }}
+        />
+      )}
+    </Field>
   );
 }
 
@@ -131,42 +140,12 @@ function Parts() {
       <h3 className="mb-1 text-base">Parts</h3>
       <ul className="flex flex-col gap-1.5">
         {plan.segments.map((segment, index) => (
-          <li key={segment.id} className="flex items-center gap-1">
-            <input
-              key={segment.name}
-              aria-label={`Name of part ${index + 1}`}
-              defaultValue={segment.name}
-              maxLength={120}
-              className={inputClass}
-              onBlur={(event) => {
-                const name = event.target.value.trim();
-                if (name && name !== segment.name) {
-                  edit({ type: 'renameSegment', segmentId: segment.id, name });
-                } else event.target.value = segment.name;
-              }}
-            />
-            <IconButton
-              label={`${segment.name} earlier`}
-              disabled={index === 0}
-              onClick={() => edit({ type: 'moveSegment', segmentId: segment.id, index: index - 1 })}
-            >
-              <ArrowUp size={15} aria-hidden />
-            </IconButton>
-            <IconButton
-              label={`${segment.name} later`}
-              disabled={index === plan.segments.length - 1}
-              onClick={() => edit({ type: 'moveSegment', segmentId: segment.id, index: index + 1 })}
-            >
-              <ArrowDown size={15} aria-hidden />
-            </IconButton>
-            <IconButton
-              label={`Remove ${segment.name} with its exercises`}
-              disabled={plan.segments.length === 1}
-              onClick={() => edit({ type: 'removeSegment', segmentId: segment.id })}
-            >
-              <Trash2 size={15} aria-hidden />
-            </IconButton>
-          </li>
+          <PartRow
+            key={segment.id}
+            segment={segment}
+            index={index}
+            isLast={index === plan.segments.length - 1}
+          />
         ))}
       </ul>
       <div className="mt-2 flex flex-wrap gap-2">
@@ -178,5 +157,47 @@ function Parts() {
         </Button>
       </div>
     </section>
+  );
+}
+
+function PartRow({ segment, index, isLast }: { segment: Segment; index: number; isLast: boolean }) {
+  const edit = useEditor((editor) => editor.edit);
+  const { id: segmentId, name } = segment;
+  return (
+    <li className="flex items-center gap-1">
+      <input
+        key={name}
+        aria-label={`Name of part ${index + 1}`}
+        defaultValue={name}
+        maxLength={120}
+        className={inputClass}
+        onBlur={(event) => {
+          const next = event.target.value.trim();
+          if (next && next !== name) edit({ type: 'renameSegment', segmentId, name: next });
+          else event.target.value = name;
+        }}
+      />
+      <IconButton
+        label={`${name} earlier`}
+        disabled={index === 0}
+        onClick={() => edit({ type: 'moveSegment', segmentId, index: index - 1 })}
+      >
+        <ArrowUp size={15} aria-hidden />
+      </IconButton>
+      <IconButton
+        label={`${name} later`}
+        disabled={isLast}
+        onClick={() => edit({ type: 'moveSegment', segmentId, index: index + 1 })}
+      >
+        <ArrowDown size={15} aria-hidden />
+      </IconButton>
+      <IconButton
+        label={`Remove ${name} with its exercises`}
+        disabled={index === 0 && isLast}
+        onClick={() => edit({ type: 'removeSegment', segmentId })}
+      >
+        <Trash2 size={15} aria-hidden />
+      </IconButton>
+    </li>
   );
 }

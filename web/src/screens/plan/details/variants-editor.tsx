@@ -28,40 +28,14 @@ export function VariantsEditor({ item, exercise }: { item: ExerciseItem; exercis
       <h3 className="text-base">One after another</h3>
       <ol className="divide-y divide-line border-y border-line">
         {done.map(({ option, dose }, index) => (
-          <li key={`${option.number} ${index}`} className="py-1.5">
-            <div className="flex items-center gap-1">
-              <span className="min-w-0 flex-1 leading-tight font-semibold">{option.name}</span>
-              <IconButton
-                label={`${option.name} earlier`}
-                disabled={index === 0}
-                onClick={() => set(swapped(now, index))}
-              >
-                <ArrowUp size={15} aria-hidden />
-              </IconButton>
-              <IconButton
-                label={`Leave ${option.name} out`}
-                onClick={() =>
-                  set(now.length > 2 ? now.filter((_, at) => at !== index) : undefined)
-                }
-              >
-                <Trash2 size={15} aria-hidden />
-              </IconButton>
-            </div>
-            <div className="flex items-center gap-3">
-              {'count' in dose ? (
-                <div className="w-28 shrink-0">
-                  <Stepper
-                    label="times"
-                    value={dose.count}
-                    min={1}
-                    max={200}
-                    onChange={(count) => put(index, { ...dose, count })}
-                  />
-                </div>
-              ) : null}
-              <span className="text-[0.8125rem] text-soft">{describeDose(dose)}</span>
-            </div>
-          </li>
+          <VariantRow
+            key={`${option.number} ${index}`}
+            name={option.name}
+            dose={dose}
+            earlier={index > 0 ? () => set(swapped(now, index)) : undefined}
+            leaveOut={() => set(now.length > 2 ? now.filter((_, at) => at !== index) : undefined)}
+            onDose={(next) => put(index, next)}
+          />
         ))}
       </ol>
       <div className="flex flex-wrap gap-2">
@@ -77,6 +51,45 @@ export function VariantsEditor({ item, exercise }: { item: ExerciseItem; exercis
         </Button>
       </div>
     </section>
+  );
+}
+
+interface VariantRowProps {
+  name: string;
+  dose: Dose;
+  /** Undefined for the first. */
+  earlier: (() => void) | undefined;
+  leaveOut: () => void;
+  onDose: (dose: Dose) => void;
+}
+
+function VariantRow({ name, dose, earlier, leaveOut, onDose }: VariantRowProps) {
+  return (
+    <li className="py-1.5">
+      <div className="flex items-center gap-1">
+        <span className="min-w-0 flex-1 leading-tight font-semibold">{name}</span>
+        <IconButton label={`${name} earlier`} disabled={!earlier} onClick={() => earlier?.()}>
+          <ArrowUp size={15} aria-hidden />
+        </IconButton>
+        <IconButton label={`Leave ${name} out`} onClick={leaveOut}>
+          <Trash2 size={15} aria-hidden />
+        </IconButton>
+      </div>
+      <div className="flex items-center gap-3">
+        {'count' in dose ? (
+          <div className="w-28 shrink-0">
+            <Stepper
+              label="times"
+              value={dose.count}
+              min={1}
+              max={200}
+              onChange={(count) => onDose({ ...dose, count })}
+            />
+          </div>
+        ) : null}
+        <span className="text-[0.8125rem] text-soft">{describeDose(dose)}</span>
+      </div>
+    </li>
   );
 }
 

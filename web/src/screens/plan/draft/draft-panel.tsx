@@ -6,6 +6,7 @@ import type { DraftResult } from '@wrenfern/core/draft/draft-plan';
 import { DraftWishes } from '@wrenfern/core/draft/wishes';
 import { PROPS, type Prop } from '@wrenfern/core/movement/vocabulary';
 import { capital, listWords } from '@wrenfern/core/movement/words';
+import type { Plan } from '@wrenfern/core/plan/plan';
 import type { WholeClass } from '@wrenfern/contract/classes';
 import { sentenceOf } from '../../../data/request.ts';
 import { useKnownExercises } from '../../../data/catalogue.tsx';
@@ -42,16 +43,7 @@ export function DraftPanel({
   const wanted: unknown = useLocation().state;
   const [isOpen, setOpen] = useState(opensItself && isWanted(wanted));
   const [state, setState] = useState<State>({ status: 'wishing' });
-  const [wishes, setWishes] = useState<DraftWishes>(() =>
-    DraftWishes.parse({
-      title: plan.title,
-      machine: plan.machine,
-      school: plan.school,
-      targetS: plan.targetS,
-      lately: lesson.lately,
-      props: enoughForAll(lesson),
-    }),
-  );
+  const [wishes, setWishes] = useState(() => firstWishes(plan, lesson));
   const draft = useDrafting(lesson, setState);
   const again = () => {
     const next = { ...wishes, seed: wishes.seed + 1 };
@@ -95,6 +87,13 @@ export function DraftPanel({
       </div>
     </Sheet>
   );
+}
+
+/** What the class says already. */
+function firstWishes({ title, machine, school, targetS }: Plan, lesson: WholeClass): DraftWishes {
+  const { lately } = lesson;
+  const props = enoughForAll(lesson);
+  return DraftWishes.parse({ title, machine, school, targetS, lately, props });
 }
 
 /** Asks the worker for three classes; only the newest answer counts. */

@@ -3,6 +3,7 @@ import { useMemo, type ReactNode } from 'react';
 import { movedItems } from '@wrenfern/core/search/moves';
 import type { Finding } from '@wrenfern/core/review/rule';
 import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
+import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../../data/catalogue.tsx';
@@ -118,37 +119,40 @@ function Side({
             <p className="title mt-1 text-fern">{segment.name}</p>
             <ol className="flex flex-col gap-1">
               {segment.items.map((item) => {
-                const isElsewhere = elsewhere.has(item.itemId);
                 const gone = isNew ? 'added' : 'taken out';
-                const change = !isElsewhere ? gone : moved.has(item.itemId) ? 'moved' : '';
-                return (
-                  <li
-                    key={item.itemId}
-                    className={clsx(
-                      'flex items-baseline gap-2 rounded-lg border px-2 py-1',
-                      change === 'moved' && 'border-fern bg-mist',
-                      (change === 'added' || change === 'taken out') &&
-                        'border-copper-line bg-copper-soft',
-                      change === '' && 'border-line bg-leaf',
-                    )}
-                  >
-                    <span className="w-11 shrink-0 text-right text-[0.8125rem] text-soft">
-                      {showClock(item.startS)}
-                    </span>
-                    <span className="min-w-0 flex-1 truncate">{item.name}</span>
-                    {change ? (
-                      <span className="shrink-0 text-[0.75rem] text-soft">{change}</span>
-                    ) : null}
-                    <span className="shrink-0 text-[0.8125rem] text-soft">
-                      {showClock(item.durationS)}
-                    </span>
-                  </li>
-                );
+                const stays = moved.has(item.itemId) ? 'moved' : '';
+                const change = elsewhere.has(item.itemId) ? stays : gone;
+                return <SideItem key={item.itemId} item={item} change={change} />;
               })}
             </ol>
           </li>
         ))}
       </ol>
     </section>
+  );
+}
+
+interface SideItemProps {
+  item: TimedItem;
+  change: 'added' | 'taken out' | 'moved' | '';
+}
+
+function SideItem({ item, change }: SideItemProps) {
+  return (
+    <li
+      className={clsx(
+        'flex items-baseline gap-2 rounded-lg border px-2 py-1',
+        change === 'moved' && 'border-fern bg-mist',
+        (change === 'added' || change === 'taken out') && 'border-copper-line bg-copper-soft',
+        change === '' && 'border-line bg-leaf',
+      )}
+    >
+      <span className="w-11 shrink-0 text-right text-[0.8125rem] text-soft">
+        {showClock(item.startS)}
+      </span>
+      <span className="min-w-0 flex-1 truncate">{item.name}</span>
+      {change ? <span className="shrink-0 text-[0.75rem] text-soft">{change}</span> : null}
+      <span className="shrink-0 text-[0.8125rem] text-soft">{showClock(item.durationS)}</span>
+    </li>
   );
 }

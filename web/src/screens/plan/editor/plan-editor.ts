@@ -43,7 +43,11 @@ export interface PlanEditor {
 
 const UNDO_STEPS = 200;
 
-/** The plan on the screen: every change is a named edit, kept for undo and saved by itself. */
+/**
+ * The plan on the screen: every change is a named edit, kept for undo and saved by itself.
+ *
+ * Long because it is one store: what it holds, and the few ways to change it, all by `change`.
+ */
 export function createPlanEditor(parts: EditorParts): StoreApi<PlanEditor> {
   return createStore<PlanEditor>((set, get) => {
     const autosave = createAutosave<Plan>({

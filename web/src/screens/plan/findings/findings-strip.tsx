@@ -43,7 +43,6 @@ export function FindingsStrip() {
   const shown = filtered.length > 0 ? filtered : findings;
   const at = shown.findIndex((finding) => findingId(finding) === focused);
   const finding = shown[Math.max(0, at)];
-  const groups = groupFindings(findings);
   const step = (by: 1 | -1) => {
     const next = stepFinding(shown, finding && findingId(finding), by);
     if (!next) return;
@@ -57,21 +56,7 @@ export function FindingsStrip() {
     >
       {finding ? (
         <FindingCard key={findingId(finding)} finding={finding}>
-          <select
-            aria-label="Findings by kind"
-            value={filter}
-            onChange={(event) => {
-              const chosen = groups.find((group) => group.filter === event.target.value);
-              if (chosen) setFilter(chosen.filter);
-            }}
-            className="min-h-7 max-w-32 rounded-lg border border-line-strong/50 bg-leaf px-1.5 text-[0.8125rem] text-ink max-md:hidden"
-          >
-            {groups.map((group) => (
-              <option key={group.filter} value={group.filter}>
-                {group.name} {group.count}
-              </option>
-            ))}
-          </select>
+          <ByKind findings={findings} filter={filter} onChange={setFilter} />
           <IconButton label="The finding before (p)" onClick={() => step(-1)}>
             <ChevronLeft size={16} aria-hidden />
           </IconButton>
@@ -87,6 +72,35 @@ export function FindingsStrip() {
         </FindingCard>
       ) : null}
     </section>
+  );
+}
+
+function ByKind({
+  findings,
+  filter,
+  onChange,
+}: {
+  findings: readonly Finding[];
+  filter: FindingFilter;
+  onChange: (filter: FindingFilter) => void;
+}) {
+  const groups = groupFindings(findings);
+  return (
+    <select
+      aria-label="Findings by kind"
+      value={filter}
+      onChange={(event) => {
+        const chosen = groups.find((group) => group.filter === event.target.value);
+        if (chosen) onChange(chosen.filter);
+      }}
+      className="min-h-7 max-w-32 rounded-lg border border-line-strong/50 bg-leaf px-1.5 text-[0.8125rem] text-ink max-md:hidden"
+    >
+      {groups.map((group) => (
+        <option key={group.filter} value={group.filter}>
+          {group.name} {group.count}
+        </option>
+      ))}
+    </select>
   );
 }
 

@@ -31,39 +31,15 @@ interface Locks {
 
 /** The best running order: as a list of moves, each with what it gains, taken singly or together. */
 export function OrderPanel({ lesson, trigger }: { lesson: WholeClass; trigger: ReactNode }) {
-  const { own } = useKnownExercises();
   const plan = useEditor((editor) => editor.plan);
   const edit = useEditor((editor) => editor.edit);
   const [isOpen, setOpen] = useState(false);
-  const [state, setState] = useState<State>({ status: 'ready' });
   const [locks, setLocks] = useState<Locks>({
     pinned: new Set(),
     joined: new Set(),
     partsStay: true,
   });
-  const newest = useRef(0);
-  const search = async (of: Plan, under: Locks) => {
-    // Words of progress come by another way than the result and may arrive after it.
-    const mine = (newest.current += 1);
-    setState({ status: 'searching', step: undefined });
-    try {
-      const result = await searchWorker().order(
-        of,
-        searchContext(lesson, own),
-        { pinned: [...under.pinned], joined: [...under.joined], partsStay: under.partsStay },
-        proxy((step: OrderStep) => {
-          if (newest.current === mine) setState({ status: 'searching', step });
-        }),
-      );
-      if (newest.current !== mine) return;
-      newest.current += 1;
-      setState({ status: 'found', result, of });
-    } catch (error) {
-      newest.current += 1;
-      setState({ status: 'ready' });
-      toast.error(sentenceOf(error));
-    }
-  };
+  const { state, search } = useOrdering(lesson);
   const change = (next: Locks) => {
     setLocks(next);
     void search(plan, next);
@@ -105,6 +81,36 @@ export function OrderPanel({ lesson, trigger }: { lesson: WholeClass; trigger: R
   );
 }
 
+/** Asks the worker for the best order; only the newest answer counts. */
+function useOrdering(lesson: WholeClass) {
+  const { own } = useKnownExercises();
+  const [state, setState] = useState<State>({ status: 'ready' });
+  const newest = useRef(0);
+  const search = async (of: Plan, under: Locks) => {
+    // Words of progress come by another way than the result and may arrive after it.
+    const mine = (newest.current += 1);
+    setState({ status: 'searching', step: undefined });
+    try {
+      const result = await searchWorker().order(
+        of,
+        searchContext(lesson, own),
+        { pinned: [...under.pinned], joined: [...under.joined], partsStay: under.partsStay },
+        proxy((step: OrderStep) => {
+          if (newest.current === mine) setState({ status: 'searching', step });
+        }),
+      );
+      if (newest.current !== mine) return;
+      newest.current += 1;
+      setState({ status: 'found', result, of });
+    } catch (error) {
+      newest.current += 1;
+      setState({ status: 'ready' });
+      toast.error(sentenceOf(error));
+    }
+  };
+  return { state, search };
+}
+
 function Searching({ step }: { step: OrderStep | undefined }) {
   return (
     <div role="status" className="rounded-xl border border-line bg-leaf p-3">
@@ -135,28 +141,9 @@ function Found({
 }) {
   const edit = useEditor((editor) => editor.edit);
   const { edit: all } = result;
-  const saidBest =
-    result.status === 'proved best'
-      ? 'Proved best: no other order costs a second less.'
-      : `Too many orders to look at all of them: it is within ${(result.gap * 100).toFixed(1)} % of the best.`;
   return (
     <>
-      <div className="rounded-xl border border-line bg-leaf p-3">
-        <p className="title text-lg">
-          {result.moves.length === 0
-            ? result.status === 'proved best'
-              ? 'Nothing to gain'
-              : 'No better order was found'
-            : `${result.moves.length} ${result.moves.length > 1 ? 'moves' : 'move'}, ${Math.round(result.nowS - result.bestS)} s better`}
-        </p>
-        <p>
-          {saidBest}
-          {result.brokenNow > 0
-            ? ` Today's order breaks ${result.brokenNow} that must hold and could.`
-            : ''}
-        </p>
-        <Parts result={result} />
-      </div>
+      <Verdict result={result} />
       {all ? (
         <div className="flex flex-wrap gap-2">
           <Button
@@ -194,6 +181,29 @@ function Found({
         </ol>
       ) : null}
     </>
+  );
+}
+
+/** What was found, and how sure it is that nothing is better. */
+function Verdict({ result }: { result: OrderResult }) {
+  const { moves, gap, nowS, bestS, brokenNow } = result;
+  const isProved = result.status === 'proved best';
+  const nothing = isProved ? 'Nothing to gain' : 'No better order was found';
+  return (
+    <div className="rounded-xl border border-line bg-leaf p-3">
+      <p className="title text-lg">
+        {moves.length === 0
+          ? nothing
+          : `${moves.length} ${moves.length > 1 ? 'moves' : 'move'}, ${Math.round(nowS - bestS)} s better`}
+      </p>
+      <p>
+        {isProved
+          ? 'Proved best: no other order costs a second less.'
+          : `Too many orders to look at all of them: it is within ${(gap * 100).toFixed(1)} % of the best.`}
+        {brokenNow > 0 ? ` Today's order breaks ${brokenNow} that must hold and could.` : ''}
+      </p>
+      <Parts result={result} />
+    </div>
   );
 }
 

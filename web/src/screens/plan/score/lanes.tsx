@@ -198,6 +198,31 @@ function swellOf({ items }: Timeline, { layout, lane: { width } }: LaneProps): [
 }
 
 /** Effort grows sideways, with the band that the school likes behind it. */
+/** What draws the swell, given where an effort lies across the lane; all run down the class. */
+function swellPaths(x: (effort: number) => number) {
+  const down = ([, y]: [number, number]) => y;
+  return {
+    shape: area()
+      .y(down)
+      .x0(x(0))
+      .x1(([effort]) => x(effort))
+      .curve(curveMonotoneY),
+    edge: line()
+      .y(down)
+      .x(([effort]) => x(effort))
+      .curve(curveMonotoneY),
+    ghost: line()
+      .y(down)
+      .x(([left]) => left)
+      .curve(curveMonotoneY),
+    band: area<{ low: number; high: number; y: number }>()
+      .y((point) => point.y)
+      .x0((point) => x(point.low))
+      .x1((point) => x(point.high))
+      .curve(curveMonotoneY),
+  };
+}
+
 function Swell({ layout, lane }: LaneProps) {
   const school = useEditor((editor) => editor.plan.school);
   const { analysis, preview } = usePlanScreen();
@@ -213,24 +238,7 @@ function Swell({ layout, lane }: LaneProps) {
     ]),
     [0, end.top + end.height],
   ];
-  const shape = area()
-    .y(([, y]) => y)
-    .x0(x(0))
-    .x1(([effort]) => x(effort))
-    .curve(curveMonotoneY);
-  const edge = line()
-    .y(([, y]) => y)
-    .x(([effort]) => x(effort))
-    .curve(curveMonotoneY);
-  const ghost = line()
-    .y(([, y]) => y)
-    .x(([left]) => left)
-    .curve(curveMonotoneY);
-  const band = area<{ low: number; high: number; y: number }>()
-    .y((point) => point.y)
-    .x0((point) => x(point.low))
-    .x1((point) => x(point.high))
-    .curve(curveMonotoneY);
+  const { shape, edge, ghost, band } = swellPaths(x);
   const bandPoints = swellBand(rulesOf(school)).map(({ share, low, high }) => ({
     low,
     high,

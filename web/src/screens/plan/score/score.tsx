@@ -133,10 +133,8 @@ function SegmentRows({
 }
 
 function Row({ row, item, mark }: { row: ScoreRow; item: Item; mark: Mark | undefined }) {
-  const { analysis, mayEdit } = usePlanScreen();
-  const focusFinding = useEditor((editor) => editor.focusFinding);
+  const { mayEdit } = usePlanScreen();
   const isSelected = useEditor((editor) => editor.selectedId === item.id);
-  const select = useEditor((editor) => editor.select);
   const { attributes, listeners, setNodeRef, transform, transition, isDragging, isOver } =
     useSortable({ id: rowId(item.id), disabled: !mayEdit });
   const style: CSSProperties = {
@@ -181,32 +179,47 @@ function Row({ row, item, mark }: { row: ScoreRow; item: Item; mark: Mark | unde
         ) : (
           <span className="w-3 shrink-0" />
         )}
-        <button
-          type="button"
-          onClick={() => {
-            select(item.id);
-            const own = findingAbout(analysis.findings, item.id);
-            if (own) focusFinding(findingId(own));
-          }}
-          aria-pressed={isSelected}
-          data-item={item.id}
-          data-testid="row"
-          className="flex min-w-0 flex-1 items-center gap-3 pr-2 text-left focus-visible:-outline-offset-2"
-        >
-          {item.kind === 'exercise' ? (
-            <ExerciseWords item={item} timed={row.item} height={row.height} mark={mark} />
-          ) : (
-            <>
-              <Coffee size={15} className="ml-1 shrink-0 text-slate" aria-hidden />
-              <span className="truncate">{item.label}</span>
-              <span className="ml-auto text-[0.8125rem] text-soft">
-                {showClock(item.durationS)}
-              </span>
-            </>
-          )}
-        </button>
+        <RowBody row={row} item={item} mark={mark} isSelected={isSelected} />
       </div>
     </li>
+  );
+}
+
+interface RowBodyProps {
+  row: ScoreRow;
+  item: Item;
+  mark: Mark | undefined;
+  isSelected: boolean;
+}
+
+/** Pressing it chooses the item, and opens what there is to settle about it. */
+function RowBody({ row, item, mark, isSelected }: RowBodyProps) {
+  const { analysis } = usePlanScreen();
+  const focusFinding = useEditor((editor) => editor.focusFinding);
+  const select = useEditor((editor) => editor.select);
+  return (
+    <button
+      type="button"
+      onClick={() => {
+        select(item.id);
+        const own = findingAbout(analysis.findings, item.id);
+        if (own) focusFinding(findingId(own));
+      }}
+      aria-pressed={isSelected}
+      data-item={item.id}
+      data-testid="row"
+      className="flex min-w-0 flex-1 items-center gap-3 pr-2 text-left focus-visible:-outline-offset-2"
+    >
+      {item.kind === 'exercise' ? (
+        <ExerciseWords item={item} timed={row.item} height={row.height} mark={mark} />
+      ) : (
+        <>
+          <Coffee size={15} className="ml-1 shrink-0 text-slate" aria-hidden />
+          <span className="truncate">{item.label}</span>
+          <span className="ml-auto text-[0.8125rem] text-soft">{showClock(item.durationS)}</span>
+        </>
+      )}
+    </button>
   );
 }
 
@@ -258,15 +271,7 @@ function ExerciseWords({
           {mark ? <span className="sr-only">, has something to settle</span> : null}
         </span>
       </span>
-      {mark ? (
-        <span
-          className={clsx(
-            'size-2.5 shrink-0 rounded-full border border-copper',
-            mark === 'should' ? 'bg-leaf' : 'bg-copper',
-          )}
-          title={mark === 'should' ? 'Something that should be settled' : 'Something to settle'}
-        />
-      ) : null}
+      {mark ? <Dot mark={mark} /> : null}
       <Frond
         option={timed.option ?? 1}
         of={exercise.options.length}
@@ -275,5 +280,17 @@ function ExerciseWords({
         label={`option ${timed.option ?? 1} of ${exercise.options.length}: ${option?.name ?? ''}`}
       />
     </>
+  );
+}
+
+function Dot({ mark }: { mark: Mark }) {
+  return (
+    <span
+      className={clsx(
+        'size-2.5 shrink-0 rounded-full border border-copper',
+        mark === 'should' ? 'bg-leaf' : 'bg-copper',
+      )}
+      title={mark === 'should' ? 'Something that should be settled' : 'Something to settle'}
+    />
   );
 }
