@@ -41,6 +41,8 @@ export default defineConfig({
           name: 'screens',
           include: ['web/src/**/*.test.tsx'],
           environment: 'jsdom' as const,
+          // Each test takes away what it drew and stored: modules and the window are read once.
+          isolate: false,
           testTimeout: 20_000,
         },
       },

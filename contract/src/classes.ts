@@ -3,15 +3,46 @@ import { LiveEvent } from '@wrenfern/core/live/events';
 import { Machine } from '@wrenfern/core/movement/vocabulary';
 import { HandChoices } from '@wrenfern/core/people/choose-option';
 import { CautionEntry, Person } from '@wrenfern/core/people/person';
-import { Plan } from '@wrenfern/core/plan/plan';
+import { Plan, PlanDetails, School } from '@wrenfern/core/plan/plan';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
 import { Machines } from '@wrenfern/core/room/machines';
 import { Cupboard } from '@wrenfern/core/room/props';
+import { day, moment as givenMoment } from './fields.ts';
 
 const moment = z.iso.datetime();
 /** Saved so many times: a save names the one it began from. */
 const revision = z.number();
+
+/** The whole classes that ship. */
+const STARTER_IDS = ['mat', 'reformer', 'chair'] as const;
+export type StarterId = (typeof STARTER_IDS)[number];
+
+/** What a class is made from. */
+export const NewClassBody = z.strictObject({
+  title: PlanDetails.shape.title,
+  startsAt: givenMoment,
+  machine: Machine.default('mat'),
+  school: School.default('foundations-first'),
+  targetS: PlanDetails.shape.targetS.default(3000),
+  /** Takes the plan of another class of the studio, its machine and school with it. */
+  copyOf: z.uuid('choose the class').optional(),
+  /** Takes a kept plan of the studio, its machine and school with it. */
+  keptPlanId: z.uuid('choose the plan').optional(),
+  /** Takes one of the whole classes that ship, its machine, school and length with it. */
+  starter: z.enum(STARTER_IDS).optional(),
+  /** What is to be done otherwise than in the class that is copied. */
+  vary: z.string().trim().max(400).default(''),
+  /** Those who come to this class come here too. */
+  peopleOf: z.uuid().optional(),
+  /** A standing group of which all come. */
+  groupId: z.uuid().optional(),
+  /** Whose class it is; without it, of whoever makes it. */
+  instructorId: z.uuid().optional(),
+  /** Every week at the same time until this day; the later ones are still to be planned. */
+  weeklyUntil: day.optional(),
+});
+export type NewClassBody = z.infer<typeof NewClassBody>;
 
 /** The first of what was made, and all of it where it repeats. */
 export const ClassesMade = z.object({ id: z.string(), ids: z.array(z.string()) });

@@ -34,6 +34,9 @@ export const moment = z.iso
     return year >= FIRST_YEAR && year <= LAST_YEAR;
   }, `give a year from ${FIRST_YEAR} to ${LAST_YEAR}`);
 
+/** A day of the calendar; where on earth, the studio says. */
+export const day = z.iso.date('write the day as year-month-day');
+
 /** A code of an authenticator. */
 export const sixDigits = z
   .string()

@@ -3,7 +3,9 @@ import { analyse } from '@wrenfern/core/analyse';
 import { checkPlan, exerciseItemsOf } from '@wrenfern/core/plan/plan';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import { builtInCatalogue as catalogue } from './index.ts';
-import { STARTER_CLASSES, STARTER_IDS } from './starter-classes.ts';
+import { STARTER_CLASSES } from './starter-classes.ts';
+
+const STARTER_IDS = Object.keys(STARTER_CLASSES) as (keyof typeof STARTER_CLASSES)[];
 
 describe.each(STARTER_IDS)('the starter class %s', (id) => {
   const plan = STARTER_CLASSES[id];

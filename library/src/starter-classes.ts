@@ -191,5 +191,3 @@ export const STARTER_CLASSES = {
   reformer: briefly(WRITTEN.reformer),
   chair: briefly(WRITTEN.chair),
 } as const;
-
-export const STARTER_IDS = Object.keys(STARTER_CLASSES) as (keyof typeof STARTER_CLASSES)[];

@@ -68,7 +68,11 @@ export const PlanDetails = z.strictObject({
   machine: Machine,
   school: School,
   /** How long the class may last. */
-  targetS: z.number().int().min(300).max(10800),
+  targetS: z
+    .number('say how long it lasts')
+    .int()
+    .min(300, 'at least 5 minutes')
+    .max(10800, 'at most 3 hours'),
   /** What the teacher wants to remember about the whole class. */
   note: z.string().max(4000),
 });

@@ -2,6 +2,7 @@ import type { OrderProblem } from './problem.ts';
 import { leastBetween } from './curve.ts';
 import { firstSetUpS } from './score-order.ts';
 import { unavoidableS } from './unavoidable.ts';
+import { entryOf } from './entry.ts';
 
 /** Steps of the multipliers, and how far the first one goes. */
 const STEPS = 120;
@@ -45,7 +46,7 @@ interface StretchTimes {
 }
 
 function unitS(problem: OrderProblem, unit: number): number {
-  return (problem.units[unit] ?? []).reduce(
+  return entryOf(problem.units, unit).reduce(
     (total, index) => total + (problem.items[index]?.ownS ?? 0),
     0,
   );
@@ -107,25 +108,25 @@ function relaxedCosts(
   const totalS = sum(own);
   const pausesS = times.toS - times.fromS - totalS;
   for (let to = 0; to < count; to += 1) {
-    const preceding = (above[to] ?? []).filter(Boolean).length;
+    const preceding = entryOf(above, to).filter(Boolean).length;
     const following = above.filter((row) => row[to]).length;
     const precedingS = sum(own.filter((_s, unit) => above[to]?.[unit]));
     const followingS = sum(own.filter((_s, unit) => above[unit]?.[to]));
     for (let place = preceding; place < count - following; place += 1) {
-      const earliest = Math.max(precedingS, ups[place] ?? 0);
+      const earliest = Math.max(precedingS, entryOf(ups, place));
       const mostDone = totalS - (ups[count - place] ?? totalS);
-      const latest = Math.min(totalS - followingS - (own[to] ?? 0), mostDone);
+      const latest = Math.min(totalS - followingS - entryOf(own, to), mostDone);
       standing[place * count + to] = standingCost(
         problem,
-        stretch[to] ?? 0,
+        entryOf(stretch, to),
         times.fromS + earliest,
         times.fromS + Math.max(earliest, latest) + pausesS,
       );
     }
-    enter[to] = Math.min(...entriesTo(problem, times, stretch[to] ?? 0));
+    enter[to] = Math.min(...entriesTo(problem, times, entryOf(stretch, to)));
     for (let from = 0; from < count; from += 1) {
       if (from === to || above[from]?.[to] || isBetween(above, from, to)) continue;
-      const [one, other] = [stretch[from] ?? 0, stretch[to] ?? 0];
+      const [one, other] = [entryOf(stretch, from), entryOf(stretch, to)];
       between[from * count + to] = stepCost(problem, one, other, false);
       acrossPause[from * count + to] = stepCost(problem, one, other, true);
     }
@@ -176,14 +177,14 @@ function entriesTo(
   if (entries.length > 0) {
     return entries.map((from) => stepCost(problem, from, unit, mayBePaused));
   }
-  const first = problem.units[unit]?.[0] ?? 0;
+  const first = entryOf(entryOf(problem.units, unit), 0);
   return [firstSetUpS(problem, first)];
 }
 
 /** The least that it costs to go from one unit to the next, in whatever has been done. */
 function stepCost(problem: OrderProblem, from: number, to: number, isPaused: boolean): number {
   const last = problem.units[from]?.at(-1) ?? 0;
-  const first = problem.units[to]?.[0] ?? 0;
+  const first = entryOf(entryOf(problem.units, to), 0);
   return leastSetUpS(problem, last, first) + (isPaused ? 0 : problem.nearSum.at(last, first));
 }
 
@@ -201,7 +202,7 @@ function standingCost(
   let cost = 0;
   let offsetS = 0;
   let last = -1;
-  for (const index of problem.units[unit] ?? []) {
+  for (const index of entryOf(problem.units, unit)) {
     const item = problem.items[index];
     if (!item) continue;
     const middleS = offsetS + item.ownS / 2;
@@ -235,7 +236,7 @@ function cheapestWalk(
     const next = new Float64Array(count).fill(Infinity);
     const came = new Int32Array(count).fill(-1);
     for (let to = 0; to < count; to += 1) {
-      const here = (standing[place * count + to] ?? Infinity) + (prices[to] ?? 0);
+      const here = (standing[place * count + to] ?? 0) + (prices[to] ?? 0);
       if (here === Infinity) continue;
       for (let unit = 0; unit < count; unit += 1) {
         const cost = (costs[unit] ?? Infinity) + (step[unit * count + to] ?? Infinity) + here;
@@ -256,7 +257,7 @@ function cheapestWalk(
   const value = costs[last] ?? Infinity;
   for (let place = count - 1; place >= 0 && last >= 0; place -= 1) {
     visits[last] = (visits[last] ?? 0) + 1;
-    last = place > 0 ? (from[place - 1]?.[last] ?? -1) : last;
+    last = place > 0 ? entryOf(entryOf(from, place - 1), last) : last;
   }
   return { value, visits };
 }

@@ -2,6 +2,7 @@ import type { CostId, Standing } from '../plan/school.ts';
 import { STANDING_PRICE_S, type RuleContext } from '../review/rule.ts';
 import type { Layout } from './lay-out-units.ts';
 import type { SoftPrecedence } from './problem.ts';
+import { entryOf } from './entry.ts';
 
 interface Wished {
   first: number;
@@ -73,7 +74,7 @@ function reaches(before: readonly ReadonlySet<number>[], from: number, to: numbe
     if (unit === to) return true;
     if (seen.has(unit)) continue;
     seen.add(unit);
-    open.push(...(before[unit] ?? []));
+    open.push(...entryOf(before, unit));
   }
   return false;
 }

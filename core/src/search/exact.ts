@@ -9,6 +9,7 @@ import {
   type Entry,
   type StretchWalk,
 } from './subset-walk.ts';
+import { entryOf } from './entry.ts';
 
 /** What the search by subsets found, or how far it came. */
 export type ExactResult =
@@ -40,7 +41,7 @@ export function* searchSubsets(
   let entry: Entry = { lasts: [-1], costs: [0], isPaused: false, state: NOTHING_DONE };
   let states = 0;
   for (let stretch = 0; stretch < problem.stretches.length; stretch += 1) {
-    const walk = startWalk(problem, stretch, entry, rests[stretch + 1] ?? 0, known);
+    const walk = startWalk(problem, stretch, entry, entryOf(rests, stretch + 1), known);
     if (!walk) return { kind: 'too-many', bound: 0, states };
     while (walk.layers.length <= walk.units.length) {
       const frontier = stepLayer(problem, walk, mostStates - states);
@@ -55,9 +56,9 @@ export function* searchSubsets(
   }
   let at = 0;
   entry.costs.forEach((cost, index) => {
-    if (cost < (entry.costs[at] ?? Infinity)) at = index;
+    if (cost < entryOf(entry.costs, at)) at = index;
   });
-  const costS = entry.costs[at] ?? Infinity;
+  const costS = entryOf(entry.costs, at);
   if (costS >= known - SAME) return { kind: 'nothing-better', states };
   return { kind: 'best', order: { units: trace(walked, at), costS }, states };
 }
@@ -66,11 +67,11 @@ export function* searchSubsets(
 function restBounds(problem: OrderProblem): number[] {
   const rests = Array.from({ length: problem.stretches.length + 1 }, () => 0);
   for (let stretch = problem.stretches.length - 1; stretch >= 0; stretch -= 1) {
-    const own = (problem.stretches[stretch] ?? []).reduce(
+    const own = entryOf(problem.stretches, stretch).reduce(
       (sum, unit) => sum + leastOf(problem, unit),
       0,
     );
-    rests[stretch] = (rests[stretch + 1] ?? 0) + own;
+    rests[stretch] = entryOf(rests, stretch + 1) + own;
   }
   return rests;
 }
@@ -87,8 +88,8 @@ function trace(walked: readonly StretchWalk[], bestLast: number): number[] {
       for (let size = count; size >= 1; size -= 1) {
         const layer = walk.layers[size];
         const row = layer?.index.get(mask) ?? 0;
-        order.unshift(walk.units[last] ?? 0);
-        const from = layer?.came[row * count + last] ?? -1;
+        order.unshift(entryOf(walk.units, last));
+        const from = layer ? entryOf(layer.came, row * count + last) : -1;
         mask &= ~(1 << last);
         last = from;
       }

@@ -1,6 +1,7 @@
 import { randomLcg } from 'd3-random';
 import type { OrderProblem, ScoredOrder } from './problem.ts';
 import { createEvaluator } from './evaluate.ts';
+import { entryOf } from './entry.ts';
 
 /** Blocks of up to so many units are moved at once. */
 const LONGEST_BLOCK = 3;
@@ -122,7 +123,7 @@ export function keepingConstraints(problem: OrderProblem, today: readonly number
     const order: number[] = [];
     while (waiting.length > 0) {
       const ready = waiting.findIndex((unit) =>
-        (problem.before[unit] ?? []).every((earlier) => order.includes(earlier)),
+        entryOf(problem.before, unit).every((earlier) => order.includes(earlier)),
       );
       order.push(...waiting.splice(Math.max(0, ready), 1));
     }

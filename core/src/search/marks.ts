@@ -1,5 +1,6 @@
 import type { CostId } from '../plan/school.ts';
 import { STANDING_PRICE_S, type RuleContext, type Worked } from '../review/rule.ts';
+import { entryOf } from './entry.ts';
 
 /** A set of marks, in two words of bits. */
 export interface Bits {
@@ -47,7 +48,7 @@ export function markItems(context: RuleContext): Marked {
         const before = found[index];
         if (!before) return;
         before.leaves = union(before.leaves, bitsOf(told.leaves(each)));
-        before.wants = union(before.wants, bitsOf(wanted[index] ?? []));
+        before.wants = union(before.wants, bitsOf(entryOf(wanted, index)));
       });
     }
   }

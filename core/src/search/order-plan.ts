@@ -19,6 +19,7 @@ import { movesBetween, reorder, type Move } from './moves.ts';
 import { nearToday } from './near-today.ts';
 import type { OrderProblem, ScoredOrder } from './problem.ts';
 import { scoreOrder, type OrderScore } from './score-order.ts';
+import { entryOf } from './entry.ts';
 
 export interface OrderInput {
   plan: Plan;
@@ -253,7 +254,7 @@ function idsInOrder(plan: Plan, problem: OrderProblem, units: readonly number[])
     const items = units
       .slice(from, from + size)
       .flatMap((unit) =>
-        (problem.units[unit] ?? []).map((index) => problem.items[index]?.itemId ?? ''),
+        entryOf(problem.units, unit).map((index) => problem.items[index]?.itemId ?? ''),
       );
     from += size;
     let next = 0;

@@ -5,6 +5,7 @@ import { swellBand, swellCurve } from '../review/swell.ts';
 import { addCurves, FLAT, scaleCurve } from './curve.ts';
 import { markItems, NO_BITS } from './marks.ts';
 import type { OrderProblem, PlacedItem } from './problem.ts';
+import { entryOf } from './entry.ts';
 
 /** Kinds of things that fit into one word of bits. */
 const MOST_THINGS = 31;
@@ -25,7 +26,7 @@ export function placeItems(context: RuleContext): Pick<OrderProblem, 'items' | '
       positionBits: positionBit(timed.position) | positionBit(timed.endPosition),
       leaves: leaves[index] ?? NO_BITS,
       wants: wants[index] ?? NO_BITS,
-      thingBits: thingBits[index] ?? 0,
+      thingBits: entryOf(thingBits, index),
       curve: curves.map(({ curve }) => curve).reduce(addCurves, FLAT),
       curves,
     };
@@ -79,7 +80,7 @@ function thingsOf(context: RuleContext): Pick<OrderProblem, 'things'> & { thingB
       }
       used.forEach((names, index) => {
         for (const name of names) {
-          thingBits[index] = (thingBits[index] ?? 0) | (bitOf.get(name) ?? 0);
+          thingBits[index] = entryOf(thingBits, index) | (bitOf.get(name) ?? 0);
         }
       });
     }

@@ -1,6 +1,7 @@
 import { COST_IDS, type CostId } from '../plan/school.ts';
 import type { OrderProblem } from './problem.ts';
 import { NOTHING_DONE, tellPlaceCosts, tellThingsAgain, withItem, withPause } from './state.ts';
+import { entryOf } from './entry.ts';
 
 /** What an order costs by name, in seconds-equivalent; `breaks` counts constraints that it does not keep. */
 export interface OrderScore {
@@ -31,9 +32,9 @@ export function scoreOrder(problem: OrderProblem, units: readonly number[]): Ord
     const pauses = problem.pauses[stretchIndex] ?? new Map<number, number>();
     let place = 0;
     for (const unit of order) {
-      const pinned = problem.pinnedAt[unit] ?? -1;
+      const pinned = entryOf(problem.pinnedAt, unit);
       let isFirst = true;
-      for (const index of problem.units[unit] ?? []) {
+      for (const index of entryOf(problem.units, unit)) {
         for (let pauseS = pauses.get(place); pauseS !== undefined; pauseS = pauses.get(place)) {
           state = withPause(state, pauseS);
           isPaused = true;
@@ -89,7 +90,7 @@ function brokenIn(
   const place = new Map(order.map((unit, index) => [unit, index]));
   let breaks = stretch.some((unit) => !place.has(unit)) ? 1 : 0;
   for (const unit of order) {
-    for (const earlier of problem.before[unit] ?? []) {
+    for (const earlier of entryOf(problem.before, unit)) {
       if ((place.get(earlier) ?? 0) > (place.get(unit) ?? 0)) breaks += 1;
     }
   }

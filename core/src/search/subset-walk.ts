@@ -8,6 +8,7 @@ import {
   withPause,
   type DoneState,
 } from './state.ts';
+import { entryOf } from './entry.ts';
 
 /** Stretches larger than this do not fit the bits of a set. */
 const MOST_UNITS = 30;
@@ -61,19 +62,19 @@ export function startWalk(
   later: number,
   known: number,
 ): StretchWalk | undefined {
-  const units = problem.stretches[stretch] ?? [];
+  const units = entryOf(problem.stretches, stretch);
   if (units.length > MOST_UNITS) return undefined;
   const bitOf = new Map(units.map((unit, index) => [unit, index]));
   const unitOfItem = new Map(
-    units.flatMap((unit) => (problem.units[unit] ?? []).map((item) => [item, unit] as const)),
+    units.flatMap((unit) => entryOf(problem.units, unit).map((item) => [item, unit] as const)),
   );
   const earlier = new Set(
     problem.stretches
       .slice(0, stretch)
-      .flatMap((before) => before.flatMap((unit) => problem.units[unit] ?? [])),
+      .flatMap((before) => before.flatMap((unit) => entryOf(problem.units, unit))),
   );
   const before = Int32Array.from(units, (unit) =>
-    (problem.before[unit] ?? []).reduce((bits, each) => bits | (1 << (bitOf.get(each) ?? 0)), 0),
+    entryOf(problem.before, unit).reduce((bits, each) => bits | (1 << (bitOf.get(each) ?? 0)), 0),
   );
   const soft = problem.items.map((_item, second) =>
     problem.soft
@@ -102,7 +103,7 @@ export function startWalk(
 
 /** The cheapest way into a unit, from anywhere, with nothing else counted. */
 export function leastOf(problem: OrderProblem, unit: number): number {
-  const first = problem.units[unit]?.[0] ?? 0;
+  const first = entryOf(entryOf(problem.units, unit), 0);
   const count = problem.items.length;
   let least = firstSetUpS(problem, first);
   for (let from = 0; from < count; from += 1) {
@@ -133,8 +134,8 @@ function placeUnit(
   start: { state: DoneState; slot: number; isPaused: boolean },
   unit: number,
 ): Placing | undefined {
-  const indices = problem.units[unit] ?? [];
-  const firstIndex = indices[0] ?? 0;
+  const indices = entryOf(problem.units, unit);
+  const firstIndex = entryOf(indices, 0);
   const first = problem.items[firstIndex];
   if (!first) return undefined;
   let { state, slot, isPaused } = start;
@@ -143,7 +144,7 @@ function placeUnit(
     isPaused = true;
     slot += 1;
   }
-  const pinned = problem.pinnedAt[unit] ?? -1;
+  const pinned = entryOf(problem.pinnedAt, unit);
   if (pinned >= 0 && pinned !== slot) return undefined;
   const entered = state;
   let fixed = 0;
@@ -153,7 +154,7 @@ function placeUnit(
     if (!item) return undefined;
     if (last >= 0 && walk.pauses.has(slot)) return undefined;
     fixed += placeCostS(problem, state, item);
-    for (const { first: wanted, bit, costS } of walk.soft[index] ?? []) {
+    for (const { first: wanted, bit, costS } of entryOf(walk.soft, index)) {
       const isInside = indices.includes(wanted);
       const isDone = isInside
         ? indices.indexOf(wanted) < indices.indexOf(index)

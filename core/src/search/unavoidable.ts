@@ -1,5 +1,6 @@
 import { hasBit } from './marks.ts';
 import type { OrderProblem } from './problem.ts';
+import { entryOf } from './entry.ts';
 
 /**
  * What every order pays, whichever it is: marks that nothing before can leave, wishes that contradict
@@ -31,7 +32,7 @@ function followersOf(problem: OrderProblem): MustFollow {
     for (let unit = open.pop(); unit !== undefined; unit = open.pop()) {
       if (all.has(unit)) continue;
       all.add(unit);
-      open.push(...(before[unit] ?? []));
+      open.push(...entryOf(before, unit));
     }
     return all;
   });

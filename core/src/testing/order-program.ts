@@ -2,6 +2,7 @@ import { LinearProgram } from '../draft/linear-program.ts';
 import type { Curve } from '../search/curve.ts';
 import { hasBit, NO_BITS } from '../search/marks.ts';
 import type { OrderProblem } from '../search/problem.ts';
+import { entryOf } from '../search/entry.ts';
 
 /**
  * An order problem of one group without pauses as an integer program in CPLEX LP format: who follows
@@ -40,8 +41,9 @@ export function orderProgram(problem: OrderProblem): string {
     }
   }
   problem.before.forEach((earlier, unit) => {
-    const j = problem.units[unit]?.[0] ?? 0;
-    for (const each of earlier) program.row(`${precedes(problem.units[each]?.[0] ?? 0, j)} = 1`);
+    const j = entryOf(entryOf(problem.units, unit), 0);
+    for (const each of earlier)
+      program.row(`${precedes(entryOf(entryOf(problem.units, each), 0), j)} = 1`);
   });
 
   /** Costs what is not prepared: 1 unless one of these stands before `j`. */

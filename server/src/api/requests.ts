@@ -4,18 +4,19 @@ import { Exercise } from '@wrenfern/core/movement/exercise';
 import { HandChoices } from '@wrenfern/core/people/choose-option';
 import { CautionEntry } from '@wrenfern/core/people/person';
 import { PersonBody } from '@wrenfern/contract/people';
-import { Machine } from '@wrenfern/core/movement/vocabulary';
-import { Plan, PlanDetails, School, SCHOOL_IDS } from '@wrenfern/core/plan/plan';
+import { Plan, SCHOOL_IDS } from '@wrenfern/core/plan/plan';
+import { RULES } from '@wrenfern/core/review/rules';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
 import { Machines } from '@wrenfern/core/room/machines';
 import { Cupboard } from '@wrenfern/core/room/props';
-import { STARTER_IDS } from '@wrenfern/library/starter-classes';
 import type { RouteName } from '@wrenfern/contract/answers';
 import { NewPassword } from '../auth/passwords.ts';
 import { ROLES } from '@wrenfern/contract/account';
 import { DeskMessage } from '../desk/desk-message.ts';
+import { NewClassBody } from '@wrenfern/contract/classes';
 import {
+  day,
   email,
   moment,
   password,
@@ -28,7 +29,6 @@ import {
 
 const ownPassword = z.strictObject({ password });
 const token = z.string().min(1).max(64);
-const day = z.iso.date('write the day as year-month-day');
 const until = day.nullable().default(null);
 const seq = z.coerce.number().int().min(0).max(Number.MAX_SAFE_INTEGER).default(0);
 
@@ -47,6 +47,13 @@ const ownSchools = z
       if (!isTaken) return;
       const message = `there is a school "${id}" already`;
       context.addIssue({ code: 'custom', path: [index, 'id'], message });
+    });
+    schools.forEach(({ rules }, index) => {
+      for (const id of Object.keys(rules)) {
+        if (RULES.some((rule) => rule.id === id)) continue;
+        const message = `there is no rule "${id}"`;
+        context.addIssue({ code: 'custom', path: [index, 'rules', id], message });
+      }
     });
   });
 
@@ -86,29 +93,7 @@ export const BODIES = {
   'DELETE /account/second-factor': ownPassword,
   'POST /account/recovery-codes': ownPassword,
 
-  'POST /classes': z.strictObject({
-    title: PlanDetails.shape.title,
-    startsAt: moment,
-    machine: Machine.default('mat'),
-    school: School.default('foundations-first'),
-    targetS: PlanDetails.shape.targetS.default(3000),
-    /** Takes the plan of another class of the studio, its machine and school with it. */
-    copyOf: z.uuid().optional(),
-    /** Takes a kept plan of the studio, its machine and school with it. */
-    keptPlanId: z.uuid().optional(),
-    /** Takes one of the whole classes that ship, its machine, school and length with it. */
-    starter: z.enum(STARTER_IDS).optional(),
-    /** What is to be done otherwise than in the class that is copied. */
-    vary: z.string().trim().max(400).default(''),
-    /** Those who come to this class come here too. */
-    peopleOf: z.uuid().optional(),
-    /** A standing group of which all come. */
-    groupId: z.uuid().optional(),
-    /** Whose class it is; without it, of whoever makes it. */
-    instructorId: z.uuid().optional(),
-    /** Every week at the same time until this day; the later ones are still to be planned. */
-    weeklyUntil: day.optional(),
-  }),
+  'POST /classes': NewClassBody,
   'PATCH /classes/:id': z
     .strictObject({
       startsAt: moment,

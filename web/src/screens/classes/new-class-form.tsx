@@ -1,7 +1,10 @@
+import { zodResolver } from '@hookform/resolvers/zod';
 import { format } from 'date-fns';
+import { useEffect, useRef } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
+import { z } from 'zod';
 import type { Machine } from '@wrenfern/core/movement/vocabulary';
 import { useRecentClasses } from '../../data/use-class-cards.ts';
 import { useKeptPlans } from '../../data/use-classes.ts';
@@ -11,7 +14,7 @@ import { useStudio } from '../../data/use-studio.ts';
 import type { SchoolRules } from '@wrenfern/core/plan/school';
 import type { ClassSummary } from '@wrenfern/contract/class-cards';
 import type { StandingGroup } from '@wrenfern/contract/people';
-import { ClassesMade, type KeptPlanRow } from '@wrenfern/contract/classes';
+import { ClassesMade, NewClassBody, type KeptPlanRow } from '@wrenfern/contract/classes';
 import { request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { showWhen } from '../../parts/dates.ts';
@@ -33,24 +36,22 @@ const BEGINNINGS = [
   { value: 'draft', name: 'Drafted for me' },
 ] as const;
 
-interface Values {
+/** As it stands on the screen; what becomes of it is `NewClassBody`, which says what is wrong. */
+interface Values extends Pick<z.input<typeof NewClassBody>, 'copyOf' | 'keptPlanId' | 'vary'> {
   machine: Machine;
   title: string;
   school: string;
-  day: string;
-  time: string;
-  lengthMin: number;
+  startsAt: { day: string; time: string };
+  /** Minutes here, seconds in what is sent. */
+  targetS: number;
   weekly: boolean;
-  until: string;
+  weeklyUntil: string;
   /** `class ID` or `group ID`; empty for nobody yet. */
   who: string;
-  keptPlanId: string;
   begin: (typeof BEGINNINGS)[number]['value'];
-  copyOf: string;
-  vary: string;
 }
 
-const WEEKS_AHEAD = 7 * 8;
+const WEEKS_AHEAD_DAYS = 7 * 8;
 
 /** Where, when, who comes and how it begins; everything can be changed later in the class. */
 export function NewClassForm({
@@ -65,29 +66,17 @@ export function NewClassForm({
   const earlier = useRecentClasses().data?.classes ?? [];
   const groups = useGroups().data?.groups ?? [];
   const kept = useKeptPlans().data?.plans ?? [];
-  const tomorrow = dayAfter(dayIn(zone, new Date()), 1);
-  const first = day ?? tomorrow;
-  const form = useForm<Values>({
-    defaultValues: {
-      machine: 'mat',
-      title: '',
-      school: 'foundations-first',
-      day: first,
-      time: '18:00',
-      lengthMin: keptPlan ? minutesOf(keptPlan) : 50,
-      weekly: false,
-      until: dayAfter(first, WEEKS_AHEAD),
-      who: '',
-      begin: keptPlan ? 'kept' : 'empty',
-      keptPlanId: keptPlan?.id ?? '',
-      copyOf: '',
-      vary: '',
-    },
+  // Asked when the class is made: what a class is called and taken from is chosen in the form itself.
+  const making = useRef<Making>({ zone, own, name: '' });
+  const form = useForm<Values, unknown, NewClassBody>({
+    resolver: (values, context, options) =>
+      zodResolver(bodyFrom(making.current))(values, context, options),
+    defaultValues: firstValues(day ?? dayAfter(dayIn(zone, new Date()), 1), keptPlan),
   });
   const { errors, isSubmitting } = form.formState;
   const [machine, onDay, begin, copyOf, keptId] = useWatch({
     control: form.control,
-    name: ['machine', 'day', 'begin', 'copyOf', 'keptPlanId'],
+    name: ['machine', 'startsAt.day', 'begin', 'copyOf', 'keptPlanId'],
   });
   const source =
     begin === 'again'
@@ -96,8 +85,11 @@ export function NewClassForm({
         ? kept.find(({ id }) => id === keptId)
         : undefined;
   const sourceName = source && ('name' in source ? source.name : source.title);
-  const suggested = nameFor(source?.machine ?? machine, onDay);
-  const submit = useMaking(form, { zone, own, source, name: sourceName ?? suggested });
+  const name = sourceName ?? nameFor(source?.machine ?? machine, onDay);
+  useEffect(() => {
+    making.current = { zone, own, name };
+  }, [zone, own, name]);
+  const submit = useMaking(form);
   return (
     <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-5" noValidate>
       <SegmentedRadio
@@ -122,7 +114,7 @@ export function NewClassForm({
         {begin === 'again' ? <Earlier form={form} rows={earlier} zone={zone} /> : null}
         {begin === 'kept' ? <Kept form={form} rows={kept} /> : null}
       </fieldset>
-      <NameAndSchool form={form} own={own} name={sourceName ?? suggested} asIn={sourceName} />
+      <NameAndSchool form={form} own={own} name={name} asIn={sourceName} />
       <FormError message={errors.root?.message} />
       <Button
         look="main"
@@ -136,36 +128,60 @@ export function NewClassForm({
   );
 }
 
-type Form = ReturnType<typeof useForm<Values>>;
+type Form = ReturnType<typeof useForm<Values, unknown, NewClassBody>>;
+
+function firstValues(day: string, keptPlan: KeptPlanRow | undefined): Values {
+  return {
+    machine: 'mat',
+    title: '',
+    school: 'foundations-first',
+    startsAt: { day, time: '18:00' },
+    targetS: keptPlan ? minutesOf(keptPlan) : 50,
+    weekly: false,
+    weeklyUntil: dayAfter(day, WEEKS_AHEAD_DAYS),
+    who: '',
+    begin: keptPlan ? 'kept' : 'empty',
+    keptPlanId: keptPlan?.id ?? '',
+    copyOf: '',
+    vary: '',
+  };
+}
 
 interface Making {
   zone: string;
   own: readonly SchoolRules[];
-  /** The class or the kept plan that it takes its plan from. */
-  source: ClassSummary | KeptPlanRow | undefined;
   /** What it is called where no name was typed. */
   name: string;
 }
 
+/** What is sent, made from what stands on the screen and read by the schema of the route. */
+function bodyFrom({ zone, own, name }: Making) {
+  return z
+    .custom<Values>()
+    .transform(({ begin, startsAt: { day, time }, ...wanted }): z.input<typeof NewClassBody> => ({
+      title: wanted.title.trim() || name,
+      machine: wanted.machine,
+      school: schoolOf(wanted.school, own, 'foundations-first'),
+      startsAt: day && time ? momentIn(zone, day, time) : '',
+      targetS: wanted.targetS * 60,
+      ...(begin === 'again' ? { copyOf: wanted.copyOf ?? '', vary: wanted.vary } : {}),
+      ...(begin === 'kept' ? { keptPlanId: wanted.keptPlanId ?? '' } : {}),
+      ...whoOf(wanted.who),
+      ...(wanted.weekly ? { weeklyUntil: wanted.weeklyUntil } : {}),
+    }))
+    .pipe(NewClassBody);
+}
+
 /** Makes the class and opens its plan. */
-function useMaking(form: Form, { zone, own, source, name }: Making) {
+function useMaking(form: Form) {
   const { mutate } = useSWRConfig();
   const navigate = useNavigate();
-  return form.handleSubmit(async (wanted) => {
+  return form.handleSubmit(async (body) => {
     try {
-      const { id } = await request(ClassesMade, 'POST', '/classes', {
-        title: wanted.title.trim() || name,
-        machine: wanted.machine,
-        school: schoolOf(wanted.school, own, 'foundations-first'),
-        startsAt: momentIn(zone, wanted.day, wanted.time),
-        targetS: wanted.lengthMin * 60,
-        ...(source && wanted.begin === 'again' ? { copyOf: source.id, vary: wanted.vary } : {}),
-        ...(source && wanted.begin === 'kept' ? { keptPlanId: source.id } : {}),
-        ...whoOf(wanted.who),
-        ...(wanted.weekly ? { weeklyUntil: wanted.until } : {}),
-      });
+      const { id } = await request(ClassesMade, 'POST', '/classes', body);
       await mutate((key) => typeof key === 'string' && /^\/(today|week|classes\?)/.test(key));
-      await navigate(`/classes/${id}/plan`, { state: { draft: wanted.begin === 'draft' } });
+      const isDrafted = form.getValues('begin') === 'draft';
+      await navigate(`/classes/${id}/plan`, { state: { draft: isDrafted } });
     } catch (error) {
       form.setError('root', { message: sentenceOf(error) });
     }
@@ -262,27 +278,17 @@ function When({ form }: { form: Form }) {
         <TextField
           label="Day"
           type="date"
-          error={errors.day?.message}
-          {...form.register('day', { required: 'Choose a day.' })}
+          error={errors.startsAt?.message}
+          {...form.register('startsAt.day')}
         />
-        <TextField
-          label="Time"
-          type="time"
-          error={errors.time?.message}
-          {...form.register('time', { required: 'Choose a time.' })}
-        />
+        <TextField label="Time" type="time" {...form.register('startsAt.time')} />
         <TextField
           label="Length in minutes"
           type="number"
           min={5}
           max={180}
-          error={errors.lengthMin?.message}
-          {...form.register('lengthMin', {
-            valueAsNumber: true,
-            required: 'Say how long it lasts.',
-            min: { value: 5, message: 'At least 5 minutes.' },
-            max: { value: 180, message: 'At most 180 minutes.' },
-          })}
+          error={errors.targetS?.message}
+          {...form.register('targetS', { valueAsNumber: true })}
         />
       </div>
       <div className="flex min-h-9 flex-wrap items-center gap-3">
@@ -295,9 +301,13 @@ function When({ form }: { form: Form }) {
             until
             <input
               type="date"
-              {...form.register('until')}
+              {...form.register('weeklyUntil')}
+              aria-invalid={errors.weeklyUntil !== undefined}
               className="min-h-9 rounded-lg border border-line-strong/70 bg-leaf px-2"
             />
+            {errors.weeklyUntil ? (
+              <span className="text-copper">{errors.weeklyUntil.message}</span>
+            ) : null}
           </label>
         ) : null}
       </div>
@@ -322,7 +332,6 @@ function Earlier({
           <select
             {...named}
             {...form.register('copyOf', {
-              required: 'Choose the class.',
               onChange: () => takeLength(form, rows, 'copyOf'),
             })}
             className={inputClass}
@@ -356,7 +365,6 @@ function Kept({ form, rows }: { form: Form; rows: readonly KeptPlanRow[] }) {
         <select
           {...named}
           {...form.register('keptPlanId', {
-            required: 'Choose the plan.',
             onChange: () => takeLength(form, rows, 'keptPlanId'),
           })}
           className={inputClass}
@@ -382,7 +390,7 @@ function takeLength(
   chosen: 'copyOf' | 'keptPlanId',
 ) {
   const row = rows.find(({ id }) => id === form.getValues(chosen));
-  if (row) form.setValue('lengthMin', minutesOf(row));
+  if (row) form.setValue('targetS', minutesOf(row));
 }
 
 /** Who comes, as the server takes it. */

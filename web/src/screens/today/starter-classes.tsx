@@ -5,13 +5,13 @@ import { useSWRConfig } from 'swr';
 import { optionOf } from '@wrenfern/core/movement/exercise';
 import { dayAfter, dayIn, momentIn } from '@wrenfern/core/week/studio-time';
 import { useCatalogue } from '../../data/catalogue.tsx';
-import { ClassesMade } from '@wrenfern/contract/classes';
+import { ClassesMade, type StarterId } from '@wrenfern/contract/classes';
 import { request, sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { Figure } from '../../parts/figure.tsx';
 
 interface Starter {
-  id: 'mat' | 'reformer' | 'chair';
+  id: StarterId;
   /** An exercise of it and the option that stands for it. */
   shows: [slug: string, option: number];
   title: string;

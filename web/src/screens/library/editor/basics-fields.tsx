@@ -25,7 +25,7 @@ interface FieldsProps {
   isNew: boolean;
 }
 
-const TURNED = { shouldDirty: true } as const;
+const TURNED = { shouldDirty: true, shouldValidate: true } as const;
 const MOST_LOAD = 4;
 
 /** What an exercise is: names, place, directions, dose. */
@@ -62,10 +62,12 @@ export function BasicsFields(props: FieldsProps) {
 
 function Naming({ form, draft, isNew }: FieldsProps) {
   const set = form.setValue;
+  const { errors } = form.formState;
   return (
     <div className="grid gap-4 sm:grid-cols-2">
       <TextField
         label="Name"
+        error={errors.name?.message}
         value={draft.name}
         onChange={(event) => {
           set('name', event.target.value, TURNED);
@@ -76,16 +78,23 @@ function Naming({ form, draft, isNew }: FieldsProps) {
         label="Short name for files and addresses"
         hint={isNew ? 'Small letters, digits and hyphens.' : 'Stays as it is: plans point at it.'}
         readOnly={!isNew}
+        error={errors.slug?.message}
         {...form.register('slug')}
       />
       <CommaField
         label="Other names, parted by commas"
+        error={errors.otherNames?.message}
         values={draft.otherNames}
         onValues={(values) => set('otherNames', values, TURNED)}
       />
-      <TextField label="Purpose, in one line" {...form.register('purpose')} />
+      <TextField
+        label="Purpose, in one line"
+        error={errors.purpose?.message}
+        {...form.register('purpose')}
+      />
       <CommaField
         label="What moves it, parted by commas"
+        error={errors.movers?.message}
         values={draft.movers}
         onValues={(values) => set('movers', values, TURNED)}
       />
@@ -189,16 +198,18 @@ function Amounts({ form, draft }: FieldsProps) {
 
 interface CommaFieldProps {
   label: string;
+  error: string | undefined;
   values: readonly string[];
   onValues: (values: string[]) => void;
 }
 
 /** Several short words in one line; read when the field is left, so that a comma can be typed. */
-function CommaField({ label, values, onValues }: CommaFieldProps) {
+function CommaField({ label, error, values, onValues }: CommaFieldProps) {
   return (
     <TextField
       key={values.join()}
       label={label}
+      error={error}
       defaultValue={values.join(', ')}
       onBlur={(event) =>
         onValues(

@@ -1,3 +1,4 @@
+import { zodResolver } from '@hookform/resolvers/zod';
 import { useEffect, useMemo, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { Link, useLocation, useNavigate, useParams } from 'react-router';
@@ -44,6 +45,12 @@ export function Component() {
   );
 }
 
+/** What stands in the form is whole already; the schema says what of it is wrong. */
+const AsTyped = z
+  .custom<Exercise>()
+  .transform((typed): z.input<typeof Exercise> => typed)
+  .pipe(Exercise);
+
 interface EditorProps {
   start: Exercise;
   /** The slug in the address: where a draft is kept. */
@@ -55,7 +62,11 @@ interface EditorProps {
 
 function Editor({ start, openedAs, version, from }: EditorProps) {
   const [kept] = useState(() => unsavedExercises.take(openedAs));
-  const form = useForm<Exercise>({ defaultValues: kept ?? start });
+  const form = useForm<Exercise, unknown, Exercise>({
+    resolver: zodResolver(AsTyped),
+    mode: 'onChange',
+    defaultValues: kept ?? start,
+  });
   const draft = useWatch({ control: form.control }) as Exercise;
   const signs = useMemo(() => readUnsaved(draft), [draft]);
   const { busy, save } = useSaving({ start, openedAs, version });
@@ -67,13 +78,7 @@ function Editor({ start, openedAs, version, from }: EditorProps) {
     form.reset(start);
   };
   return (
-    <form
-      className="pt-8"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (signs.exercise) void save(signs.exercise);
-      }}
-    >
+    <form className="pt-8" noValidate onSubmit={(event) => void form.handleSubmit(save)(event)}>
       <Link to={`/library/${openedAs}`} className="text-fern underline">
         {from ?? start.name}
       </Link>

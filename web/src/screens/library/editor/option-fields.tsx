@@ -22,7 +22,14 @@ interface OptionFieldsProps {
   draft: Exercise;
 }
 
-const TURNED = { shouldDirty: true } as const;
+const OPTION_TEXTS = [
+  { key: 'name', label: 'Option’s name' },
+  { key: 'change', label: 'What changes' },
+  { key: 'feel', label: 'What to feel' },
+  { key: 'stepBack', label: 'When to step back' },
+] as const;
+
+const TURNED = { shouldDirty: true, shouldValidate: true } as const;
 const MOST_OPTIONS = 4;
 const LEAST_OPTIONS = 2;
 const MOST_POSES = 4;
@@ -85,14 +92,19 @@ interface RungProps extends OptionFieldsProps {
 
 /** One option: its poses, its words, its gear, what it turns and asks, and what follows from that. */
 function Rung({ index, option, draft, form, change }: RungProps & { index: number }) {
+  const errors = form.formState.errors.options?.[index];
   return (
     <>
       <Poses key={index} option={option} draft={draft} form={form} change={change} />
       <div className="grid gap-4 sm:grid-cols-2">
-        <TextField label="Option’s name" {...form.register(`options.${index}.name`)} />
-        <TextField label="What changes" {...form.register(`options.${index}.change`)} />
-        <TextField label="What to feel" {...form.register(`options.${index}.feel`)} />
-        <TextField label="When to step back" {...form.register(`options.${index}.stepBack`)} />
+        {OPTION_TEXTS.map(({ key, label }) => (
+          <TextField
+            key={key}
+            label={label}
+            error={errors?.[key]?.message}
+            {...form.register(`options.${index}.${key}`)}
+          />
+        ))}
       </div>
       <OptionGear option={option} onReformer={draft.machine === 'reformer'} change={change} />
       <Chips

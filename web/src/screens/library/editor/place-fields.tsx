@@ -6,7 +6,7 @@ import { useCatalogue } from '../../../data/catalogue.tsx';
 import { Select } from '../../../parts/select.tsx';
 import { FOUNDATION_WORDS } from '@wrenfern/core/movement/words';
 
-const TURNED = { shouldDirty: true } as const;
+const TURNED = { shouldDirty: true, shouldValidate: true } as const;
 const DEPTHS = [
   { value: '0', name: 'no' },
   { value: '1', name: 'depth 1' },

@@ -1,5 +1,6 @@
 import { checkExercise } from '@wrenfern/core/body/check-exercise';
 import { Exercise, type Option } from '@wrenfern/core/movement/exercise';
+import { readJson } from '../../../data/read-json.ts';
 
 /** What stands in the way of saving, and what a second look is worth. */
 export interface UnsavedSigns {
@@ -54,12 +55,26 @@ export const unsavedExercises = {
   },
   take(slug: string): Exercise | undefined {
     const text = localStorage.getItem(KEY + slug);
-    return text ? (JSON.parse(text) as Exercise) : undefined;
+    const kept = text === null ? undefined : readJson(text);
+    return isUnfinished(kept) ? kept : undefined;
   },
   drop(slug: string): void {
     localStorage.removeItem(KEY + slug);
   },
 };
+
+/** Words may still be missing or too long; what has another shape was written by another program. */
+const UNFINISHED: ReadonlySet<string> = new Set([
+  'too_small',
+  'too_big',
+  'invalid_format',
+  'custom',
+]);
+
+function isUnfinished(kept: unknown): kept is Exercise {
+  const { error } = Exercise.safeParse(kept);
+  return (error?.issues ?? []).every(({ code }) => UNFINISHED.has(code));
+}
 
 export function slugOf(name: string): string {
   return name

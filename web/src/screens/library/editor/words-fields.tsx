@@ -6,6 +6,7 @@ const ARROW = '→';
 
 /** What is said: cues, faults with remedies, the breath. One line each. */
 export function WordsFields({ form, draft }: { form: UseFormReturn<Exercise>; draft: Exercise }) {
+  const { errors } = form.formState;
   return (
     <section className="flex flex-col gap-4">
       <h2 className="text-xl">What is said</h2>
@@ -17,6 +18,7 @@ export function WordsFields({ form, draft }: { form: UseFormReturn<Exercise>; dr
             <Lines
               label="Cues, one a line"
               hint="At least two."
+              error={errors.cues?.message}
               lines={draft.cues}
               onLines={field.onChange}
             />
@@ -29,6 +31,7 @@ export function WordsFields({ form, draft }: { form: UseFormReturn<Exercise>; dr
             <Lines
               label={`Faults and remedies, one a line: fault ${ARROW} remedy`}
               hint="At least two."
+              error={errors.faults?.message}
               lines={draft.faults.map(({ fault, remedy }) => `${fault} ${ARROW} ${remedy}`)}
               onLines={(lines) => {
                 field.onChange(
@@ -45,10 +48,15 @@ export function WordsFields({ form, draft }: { form: UseFormReturn<Exercise>; dr
           <TextField
             key={index}
             label={`Breath ${index + 1}: ${phase.on}`}
+            error={errors.breath?.phases?.[index]?.doing?.message}
             {...form.register(`breath.phases.${index}.doing`)}
           />
         ))}
-        <TextField label="When breath is left natural" {...form.register('breath.natural')} />
+        <TextField
+          label="When breath is left natural"
+          error={errors.breath?.natural?.message}
+          {...form.register('breath.natural')}
+        />
       </div>
     </section>
   );
@@ -57,14 +65,15 @@ export function WordsFields({ form, draft }: { form: UseFormReturn<Exercise>; dr
 interface LinesProps {
   label: string;
   hint: string;
+  error: string | undefined;
   lines: readonly string[];
   onLines: (lines: string[]) => void;
 }
 
 /** A list as lines of text; it is read when the field is left, so that typing is not disturbed. */
-function Lines({ label, hint, lines, onLines }: LinesProps) {
+function Lines({ label, hint, error, lines, onLines }: LinesProps) {
   return (
-    <Field label={label} hint={hint}>
+    <Field label={label} hint={hint} error={error}>
       {(named) => (
         <textarea
           {...named}
