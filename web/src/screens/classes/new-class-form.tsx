@@ -62,7 +62,7 @@ export function NewClassForm({
   keptPlan: KeptPlanRow | undefined;
 }) {
   const zone = useSession().data?.studio.timeZone ?? 'UTC';
-  const own = useStudio().data?.schools ?? [];
+  const own = useStudio().data?.schools;
   const earlier = useRecentClasses().data?.classes ?? [];
   const groups = useGroups().data?.groups ?? [];
   const kept = useKeptPlans().data?.plans ?? [];
@@ -114,7 +114,7 @@ export function NewClassForm({
         {begin === 'again' ? <Earlier form={form} rows={earlier} zone={zone} /> : null}
         {begin === 'kept' ? <Kept form={form} rows={kept} /> : null}
       </fieldset>
-      <NameAndSchool form={form} own={own} name={name} asIn={sourceName} />
+      <NameAndSchool form={form} own={own ?? []} name={name} asIn={sourceName} />
       <FormError message={errors.root?.message} />
       <Button
         look="main"
@@ -149,7 +149,8 @@ function firstValues(day: string, keptPlan: KeptPlanRow | undefined): Values {
 
 interface Making {
   zone: string;
-  own: readonly SchoolRules[];
+  /** The studio's schools, as far as they are known. */
+  own: readonly SchoolRules[] | undefined;
   /** What it is called where no name was typed. */
   name: string;
 }
@@ -161,7 +162,7 @@ function bodyFrom({ zone, own, name }: Making) {
     .transform(({ begin, startsAt: { day, time }, ...wanted }): z.input<typeof NewClassBody> => ({
       title: wanted.title.trim() || name,
       machine: wanted.machine,
-      school: schoolOf(wanted.school, own, 'foundations-first'),
+      school: schoolOf(wanted.school, own ?? [], 'foundations-first'),
       startsAt: day && time ? momentIn(zone, day, time) : '',
       targetS: wanted.targetS * 60,
       ...(begin === 'again' ? { copyOf: wanted.copyOf ?? '', vary: wanted.vary } : {}),
