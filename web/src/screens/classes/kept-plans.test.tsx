@@ -68,11 +68,17 @@ describe('kept plans', () => {
     expect(await screen.findByDisplayValue('as in Long hour')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Make it and plan' }));
     await expect.poll(() => sent.length).toBe(1);
-    expect(sent[0]?.body).toMatchObject({ keptPlanId: '5d0c7f3e-2f0f-4c2b-9d4d-7b9a3d0c1a11', targetS: 3300, title: 'Long hour' });
+    expect(sent[0]?.body).toMatchObject({
+      keptPlanId: '5d0c7f3e-2f0f-4c2b-9d4d-7b9a3d0c1a11',
+      targetS: 3300,
+      title: 'Long hour',
+    });
   });
 
   it('get another name and tags from the revision that was seen', async () => {
-    const { user, sent } = show([LONG], '', { 'PUT /kept-plans/5d0c7f3e-2f0f-4c2b-9d4d-7b9a3d0c1a11': () => ({ json: LONG }) });
+    const { user, sent } = show([LONG], '', {
+      'PUT /kept-plans/5d0c7f3e-2f0f-4c2b-9d4d-7b9a3d0c1a11': () => ({ json: LONG }),
+    });
     await user.click(await screen.findByRole('button', { name: 'Change Long hour' }));
     await user.clear(screen.getByLabelText('Tags'));
     await user.type(screen.getByLabelText('Tags'), 'backs, ease ,,');
