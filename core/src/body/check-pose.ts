@@ -1,4 +1,5 @@
 import { STATURE_M } from './body-segments.ts';
+import type { ContactPart } from './contacts.ts';
 import type { RestPart } from '../movement/pose.ts';
 import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import { JOINT_LIMITS, type JointRange } from './joint-limits.ts';
@@ -80,7 +81,10 @@ export function pointOf(shank: Turn, foot: Turn): number {
 }
 
 /** One part of one side, as it is said. */
-const ONE_OF: Partial<Record<RestPart, string>> = {
+const ONE_OF: Partial<Record<ContactPart, string>> = {
+  thighs: 'thigh',
+  calves: 'calf',
+  'upper arms': 'upper arm',
   feet: 'foot',
   toes: 'ball of the foot',
   hands: 'hand',
@@ -89,7 +93,7 @@ const ONE_OF: Partial<Record<RestPart, string>> = {
   shoulders: 'shoulder',
 };
 
-export function namePart(part: RestPart, side: BodySide | undefined): string {
+export function namePart(part: ContactPart, side: BodySide | undefined): string {
   return side ? `the ${side} ${ONE_OF[part] ?? part}` : `the ${part}`;
 }
 

@@ -9,10 +9,23 @@ export interface PointMass {
   at: Vec3;
 }
 
-/** From the hips: the navel and the end of the breastbone, as shares of stature along the back. */
-const NAVEL = 0.085;
-const BREASTBONE = 0.2;
-const NECK = LENGTH.pelvis + LENGTH.lowBack + LENGTH.midBack + LENGTH.highBack;
+/**
+ * From the hips along the back, in shares of stature: the navel and the end of the breastbone. De Leva
+ * (1996), table 4, women, from memory: navel 0.105, breastbone's end 0.223 and its notch 0.305 over the
+ * hips; drawn are 0.295 to the root of the neck, which is the notch.
+ */
+const NAVEL = 0.101;
+const BREASTBONE = 0.216;
+
+/** The seventh neck vertebra over the root of the neck, and behind it: 0.354 over the hips (the same table). */
+const SEVENTH_UP = 0.048;
+const SEVENTH_BEHIND = -0.025;
+
+/** The crown of the head over its middle. */
+const CROWN = 0.066;
+
+/** From the wrist: 78 mm to the knuckles, of which 74.74 %, on women of 1.735 m (the same table). */
+const HAND_CENTRE = 0.0336;
 
 export function armMasses(body: Body, side: BodySide, build: Build): PointMass[] {
   const { shoulder, elbow, wrist, hand } = body[side];
@@ -20,7 +33,7 @@ export function armMasses(body: Body, side: BodySide, build: Build): PointMass[]
   return [
     { mass: part['upper arm'].mass, at: mix(shoulder, elbow, part['upper arm'].centre) },
     { mass: part.forearm.mass, at: mix(elbow, wrist, part.forearm.centre) },
-    { mass: part.hand.mass, at: mix(wrist, hand, part.hand.centre * 0.8) },
+    { mass: part.hand.mass, at: mix(wrist, hand, HAND_CENTRE / LENGTH.hand) },
   ];
 }
 
@@ -40,18 +53,20 @@ function lowerTrunkMass(body: Body, build: Build): PointMass {
   return { mass, at: placeOnBack(body, NAVEL * (1 - centre)) };
 }
 
-/** What is carried above the low back's root: trunk, head. */
-export function upperBodyMasses(body: Body, build: Build): PointMass[] {
+/** What is carried above the low back's root: belly, chest, head. Those of the chest and head run from C7. */
+export function upperBodyMasses(
+  body: Body,
+  build: Build,
+): [belly: PointMass, chest: PointMass, head: PointMass] {
   const part = INERTIA[build];
   const middle = part['middle trunk'];
   const upper = part['upper trunk'];
+  const seventh = add(body.neck, rotate(body.highTurn, [SEVENTH_BEHIND, SEVENTH_UP, 0]));
+  const crown = add(body.head, rotate(body.headTurn, [0, CROWN, 0]));
   return [
     { mass: middle.mass, at: placeOnBack(body, BREASTBONE - (BREASTBONE - NAVEL) * middle.centre) },
-    { mass: upper.mass, at: placeOnBack(body, NECK - (NECK - BREASTBONE) * upper.centre) },
-    {
-      mass: part.head.mass,
-      at: mix(add(body.head, rotate(body.headTurn, [0, 0.066, 0])), body.neck, part.head.centre),
-    },
+    { mass: upper.mass, at: mix(seventh, placeOnBack(body, BREASTBONE), upper.centre) },
+    { mass: part.head.mass, at: mix(crown, seventh, part.head.centre) },
   ];
 }
 

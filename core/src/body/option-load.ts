@@ -76,6 +76,7 @@ export function effortOfExercise(exercise: Exercise): number {
 
 function measure(option: Option): OptionLoad {
   const bodies = bodiesOf(option);
+  // Without the springs: what they ask is counted by `springOf`, once.
   const statics = bodies.map((body) => weigh(body));
   const held = supportedBy(option);
   const parts = [
@@ -247,6 +248,8 @@ function isHeld(body: Body | undefined, side: 'right' | 'left'): boolean {
  * elbow asks less than a hand. To that comes the lever about the shoulders, past that of hanging arms.
  */
 const ARMS = {
+  /** Both arms weigh this share of the body: what carries no more only lies (de Leva 1996, from memory). */
+  ownWeight: 0.09,
   elbow: 0.8,
   plankShare: 0.75,
   bearing: 0.8,
@@ -258,7 +261,8 @@ function armLoad(statics: readonly Statics[]): LoadPart {
   let [value, hands, lever] = [0, 0, 0];
   for (const { onHands, onElbows, moments } of statics) {
     const shoulders = moments.shoulder.right + moments.shoulder.left;
-    const borne = (onHands + onElbows * ARMS.elbow) / ARMS.plankShare;
+    const lies = onHands + onElbows < ARMS.ownWeight;
+    const borne = lies ? 0 : (onHands + onElbows * ARMS.elbow) / ARMS.plankShare;
     const lifted = Math.max(0, shoulders - ARMS.hanging) / ARMS.fullLever;
     const asked = borne * ARMS.bearing + lifted;
     if (asked > value) [value, hands, lever] = [asked, onHands + onElbows, shoulders];

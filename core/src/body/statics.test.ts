@@ -100,7 +100,7 @@ describe.each(shapes)('%s', (shape) => {
     expect(supports.every(({ share }) => share >= -1e-9)).toBe(true);
     if (!balanced) return;
     const sum = (of: (at: (typeof supports)[number]) => number) =>
-      supports.reduce((total, at) => total + of(at), 0);
+      supports.reduce((total, at) => (at.on === 'body' ? total : total + of(at)), 0);
     expect(sum(({ share }) => share)).toBeCloseTo(1, 1);
     expect(sum(({ share, at }) => share * (at[0] - centre[0]))).toBeCloseTo(0, 1);
     expect(sum(({ share, at }) => share * (at[2] - centre[2]))).toBeCloseTo(0, 1);

@@ -7,8 +7,10 @@ import type { Vec3 } from './space.ts';
 const at = (x: number, z: number, firmness = 1): Contact =>
   ({ part: 'hands', at: [x, 0, z], firmness, gap: 0 }) as unknown as Contact;
 
+const burden = (centre: Vec3) => ({ centre, weight: 1, alongX: 0, alongZ: 0 });
+
 const shares = (contacts: readonly Contact[], x: number, z = 0) =>
-  shareWeight(contacts, [x, 0.3, z]).supports.map(({ share }) => share);
+  shareWeight(contacts, burden([x, 0.3, z])).supports.map(({ share }) => share);
 
 describe('shareWeight', () => {
   it('shares a beam on two supports by the law of the lever', () => {
@@ -44,13 +46,13 @@ describe('shareWeight', () => {
   });
 
   it('lets no contact pull, and says when nothing can balance', () => {
-    const { supports, balanced } = shareWeight([at(0, 0), at(1, 0)], [2, 0.3, 0]);
+    const { supports, balanced } = shareWeight([at(0, 0), at(1, 0)], burden([2, 0.3, 0]));
     expect(balanced).toBe(false);
     for (const { share } of supports) expect(share).toBeGreaterThanOrEqual(0);
   });
 
   it('has no answer without contacts', () => {
-    expect(shareWeight([], [0, 0, 0])).toEqual({ supports: [], balanced: false });
+    expect(shareWeight([], burden([0, 0, 0]))).toEqual({ supports: [], balanced: false });
   });
 
   it('finds the one answer of three legs: the barycentric shares', () => {
@@ -70,7 +72,7 @@ describe('shareWeight', () => {
         const place: Vec3 = [centre[0] ?? 0, 0.2, centre[1] ?? 0];
         const { supports, balanced } = shareWeight(
           legs.map(([x, z]) => at(x, z)),
-          place,
+          burden(place),
         );
         expect(balanced).toBe(true);
         supports.forEach(({ share }, leg) => expect(share).toBeCloseTo(parts[leg] ?? 0, 2));

@@ -1,4 +1,5 @@
 import type { Contact } from './contacts.ts';
+import { solveNonNegative, type Equation } from './non-negative.ts';
 import type { Vec3 } from './space.ts';
 
 /** A contact with the share of body weight that it carries. */
@@ -6,31 +7,80 @@ export interface Support extends Contact {
   share: number;
 }
 
+/** A joint that must be held, by what is beyond it. */
+export interface Held {
+  at: Vec3;
+  /** Moment of weight and pulls beyond it, about the level axes ahead and aside; shares of weight × stature. */
+  alongX: number;
+  alongZ: number;
+  /** What it can hold, in the same unit: the stronger, the less its effort counts. */
+  strength: number;
+  /** Whether a contact carries something beyond it (1), is carried by it (-1), or neither. */
+  carries: (contact: Contact) => number;
+}
+
+/** What all contacts have to balance: weight less what pulls up, and the moments about the centre. */
+export interface Burden {
+  centre: Vec3;
+  weight: number;
+  alongX: number;
+  alongZ: number;
+}
+
 /**
- * Shares the weight among the contacts: the firmness-weighted least squares solution of the balance of force and of
- * moments about both level axes, with no contact pulling. Contacts that would pull are dropped and
- * the rest solved again, as in an active set. When the weight cannot be balanced (a moving or a
- * held body) the answer is the nearest one, and `balanced` is false.
+ * The balance of the whole body counts before everything, the effort of joints after it; of contacts that do
+ * alike, the firmer takes more, counted least. Nearer to each other the answer is less exact, farther apart
+ * rounding decides.
+ */
+const BALANCE_WEIGHT = 30;
+const EFFORT_WEIGHT = 0.05;
+const CHOICE_WEIGHT = 0.005;
+
+/**
+ * Shares the weight among the contacts so that none pulls, the whole body balances, and the joints have
+ * least to hold, each by its strength. When the weight cannot be balanced (a moving or a held body) the
+ * answer is the nearest one, and `balanced` is false.
  */
 export function shareWeight(
   contacts: readonly Contact[],
-  centre: Vec3,
+  burden: Burden,
+  joints: readonly Held[] = [],
 ): { supports: Support[]; balanced: boolean } {
-  let active = contacts.map((_, index) => index);
-  let shares: number[] = [];
-  while (active.length > 0) {
-    const bearing = active.flatMap((index) => contacts[index] ?? []);
-    shares = leastSquares(bearing, centre);
-    const pulling = shares.flatMap((share, at) => (share < -1e-9 ? [at] : []));
-    if (pulling.length === 0) break;
-    const worst = pulling.reduce((a, b) => ((shares[a] ?? 0) < (shares[b] ?? 0) ? a : b));
-    active = active.filter((_, at) => at !== worst);
-  }
-  const supports = contacts.map((contact, index) => {
-    const at = active.indexOf(index);
-    return { ...contact, share: at < 0 ? 0 : (shares[at] ?? 0) };
-  });
-  return { supports, balanced: isBalanced(supports, centre) };
+  const outer = (contact: Contact): number => (contact.on === 'body' ? 0 : 1);
+  const { centre } = burden;
+  const equations: Equation[] = [
+    {
+      factors: contacts.map(outer),
+      comesTo: burden.weight,
+      weight: BALANCE_WEIGHT,
+    },
+    {
+      factors: contacts.map((contact) => outer(contact) * (contact.at[0] - centre[0])),
+      comesTo: burden.alongX,
+      weight: BALANCE_WEIGHT,
+    },
+    {
+      factors: contacts.map((contact) => outer(contact) * (contact.at[2] - centre[2])),
+      comesTo: burden.alongZ,
+      weight: BALANCE_WEIGHT,
+    },
+    ...joints.flatMap(({ at, alongX, alongZ, strength, carries }): Equation[] => {
+      const signs = contacts.map(carries);
+      const lever = (axis: 0 | 2) =>
+        contacts.map((contact, index) => (signs[index] ?? 0) * (contact.at[axis] - at[axis]));
+      return [
+        { factors: lever(0), comesTo: alongX, weight: EFFORT_WEIGHT / strength },
+        { factors: lever(2), comesTo: alongZ, weight: EFFORT_WEIGHT / strength },
+      ];
+    }),
+    ...contacts.map(({ firmness }, index): Equation => {
+      const factors = contacts.map((_each, other) => (other === index ? 1 : 0));
+      return { factors, comesTo: 0, weight: CHOICE_WEIGHT / Math.sqrt(firmness) };
+    }),
+  ];
+  const shares = solveNonNegative(equations, contacts.length);
+  const supports = contacts.map((contact, index) => ({ ...contact, share: shares[index] ?? 0 }));
+  return { supports, balanced: isBalanced(supports, burden) };
 }
 
 /** A centimetre and a half of lever, on a body of 1.75 m. */
@@ -38,61 +88,17 @@ const BALANCED_WITHIN = 0.009;
 /** Of body weight: rounding of the shares. */
 const CARRIED_WITHIN = 0.02;
 
-function isBalanced(supports: readonly Support[], centre: Vec3): boolean {
-  let force = 0;
-  let alongX = 0;
-  let alongZ = 0;
-  for (const { share, at } of supports) {
+function isBalanced(supports: readonly Support[], burden: Burden): boolean {
+  let [force, alongX, alongZ] = [0, 0, 0];
+  for (const { share, at, on } of supports) {
+    if (on === 'body') continue;
     force += share;
-    alongX += share * (at[0] - centre[0]);
-    alongZ += share * (at[2] - centre[2]);
+    alongX += share * (at[0] - burden.centre[0]);
+    alongZ += share * (at[2] - burden.centre[2]);
   }
   return (
-    Math.abs(force - 1) < CARRIED_WITHIN &&
-    Math.abs(alongX) < BALANCED_WITHIN &&
-    Math.abs(alongZ) < BALANCED_WITHIN
+    Math.abs(force - burden.weight) < CARRIED_WITHIN &&
+    Math.abs(alongX - burden.alongX) < BALANCED_WITHIN &&
+    Math.abs(alongZ - burden.alongZ) < BALANCED_WITHIN
   );
-}
-
-/**
- * The shares f with A f = b that are least when weighed by firmness W, where A's rows are force and
- * the moments about x and z: f = W Aᵀ (A W Aᵀ + ε)⁻¹ b. The small ε keeps contacts in one line
- * solvable.
- */
-function leastSquares(contacts: readonly Contact[], centre: Vec3): number[] {
-  const rows = contacts.map(
-    ({ at, firmness }) => [1, at[0] - centre[0], at[2] - centre[2], firmness] as const,
-  );
-  const gram = [0, 1, 2].map((i) =>
-    [0, 1, 2].map(
-      (j) =>
-        rows.reduce((sum, row) => sum + row[i as 0] * row[j as 0] * row[3], 0) +
-        (i === j ? 1e-7 : 0),
-    ),
-  );
-  const y = solve(gram, [1, 0, 0]);
-  return rows.map(
-    (row) => row[3] * (row[0] * (y[0] ?? 0) + row[1] * (y[1] ?? 0) + row[2] * (y[2] ?? 0)),
-  );
-}
-
-/** Gaussian elimination with partial pivoting, for a few unknowns. */
-function solve(matrix: number[][], right: number[]): number[] {
-  const m = matrix.map((row, index) => [...row, right[index] ?? 0]);
-  const n = m.length;
-  const at = (row: number, column: number): number => m[row]?.[column] ?? 0;
-  for (let column = 0; column < n; column += 1) {
-    let pivot = column;
-    for (let row = column + 1; row < n; row += 1) {
-      if (Math.abs(at(row, column)) > Math.abs(at(pivot, column))) pivot = row;
-    }
-    const [a, b] = [m[column], m[pivot]];
-    if (a && b) [m[column], m[pivot]] = [b, a];
-    for (let row = 0; row < n; row += 1) {
-      if (row === column || at(column, column) === 0) continue;
-      const factor = at(row, column) / at(column, column);
-      m[row] = (m[row] ?? []).map((value, index) => value - factor * at(column, index));
-    }
-  }
-  return m.map((_, index) => (at(index, index) === 0 ? 0 : at(index, n) / at(index, index)));
 }

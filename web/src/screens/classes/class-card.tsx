@@ -47,12 +47,11 @@ const NUDGES: Record<CardProps['moves'], { said: string; by: Record<string, Nudg
   },
 };
 
-interface HandleProps extends Pick<CardProps, 'lesson' | 'moves' | 'nudge'> {
-  drag: ReturnType<typeof useDraggable>;
-}
+type HandleProps = Pick<CardProps, 'lesson' | 'moves' | 'nudge'> &
+  Pick<ReturnType<typeof useDraggable>, 'attributes' | 'listeners'>;
 
 /** What a class is moved by: dragged, or by keys. */
-function Handle({ lesson, moves, nudge, drag: { attributes, listeners } }: HandleProps) {
+function Handle({ lesson, moves, nudge, attributes, listeners }: HandleProps) {
   return (
     <button
       type="button"
@@ -77,23 +76,34 @@ function Handle({ lesson, moves, nudge, drag: { attributes, listeners } }: Handl
 /** A class in its day: when, where, its ridge, who comes and what is left. */
 export function ClassCard({ lesson, zone, mayChange, small, moves, nudge }: CardProps) {
   const mayMove = mayChange && !lesson.taught;
-  const drag = useDraggable({ id: lesson.id, disabled: !mayMove });
+  const { setNodeRef, isDragging, ...drag } = useDraggable({
+    id: lesson.id,
+    disabled: !mayMove,
+  });
   const { likeLast } = useClassChanges();
   const state = stateWords(lesson);
   const off = lesson.calledOff !== null;
   return (
     <article
-      ref={drag.setNodeRef}
+      ref={setNodeRef}
       aria-label={lesson.title}
       className={clsx(
         'group relative rounded-xl border bg-leaf p-2.5 text-[0.875rem] leading-snug',
         isEmpty(lesson) && !off ? 'border-dashed border-line-strong' : 'border-line',
         off && 'bg-transparent text-soft',
-        drag.isDragging && 'opacity-50',
+        isDragging && 'opacity-50',
       )}
     >
       <div className="flex items-center gap-1 text-[0.8125rem] text-soft">
-        {mayMove ? <Handle lesson={lesson} moves={moves} nudge={nudge} drag={drag} /> : null}
+        {mayMove ? (
+          <Handle
+            lesson={lesson}
+            moves={moves}
+            nudge={nudge}
+            attributes={drag.attributes}
+            listeners={drag.listeners}
+          />
+        ) : null}
         <span className={clsx('whitespace-nowrap', off && 'line-through')}>
           {showTimeOfDay(lesson.startsAt, zone)}
         </span>

@@ -1,0 +1,82 @@
+import type { MachineSetting } from '../movement/exercise.ts';
+import type { Body } from './body.ts';
+import { STATURE_M } from './body-segments.ts';
+import { BODY_SIDES, type BodySide } from './full-pose.ts';
+import { barPlace, pulleyPlace } from './machine.ts';
+import { scale, subtract, unit, type Vec3 } from './space.ts';
+import { springForceN } from './springs.ts';
+
+/** What a strap or the bar does to a hand or foot; its force in shares of body weight. */
+export interface Pull {
+  part: 'hands' | 'feet';
+  side: BodySide;
+  by: 'strap' | 'bar';
+  at: Vec3;
+  force: Vec3;
+}
+
+/** Newtons of a body of 65 kg, for shares where nobody is named. A middle mass, common practice. */
+const BODY_WEIGHT_N = 65 * 9.81;
+
+/**
+ * Of the springs' force. A strap runs from the carriage over the frame's pulley to a rider on that carriage,
+ * so two straps hold it at four places, each with a quarter. Free-body of the carriage; friction is left out.
+ */
+const STRAP_CARRIES = 1 / 4;
+
+/** Half the distance between the pulleys, in shares of stature. */
+const HALF_BETWEEN_PULLEYS = 0.14;
+
+/** What springs do to the body by straps and bar, friction and the carriage's own mass left out. */
+export function pullsOf(body: Body, settings: MachineSetting | undefined): Pull[] {
+  const { machine } = body.pose;
+  if (!machine || !settings?.springs) return [];
+  const spring = springForceN(settings, machine.out * STATURE_M) / BODY_WEIGHT_N;
+  if (spring === 0) return [];
+  return [...strapPulls(body, spring * STRAP_CARRIES), ...barPushes(body, spring)];
+}
+
+function strapPulls(body: Body, force: number): Pull[] {
+  const { machine } = body.pose;
+  if (!machine || machine.straps === 'none') return [];
+  const part = machine.straps;
+  const [x, y] = pulleyPlace(machine);
+  return BODY_SIDES.filter((side) => part === 'feet' || body.pose[side].arm.hand === undefined).map(
+    (side) => {
+      const at = part === 'feet' ? body[side].ankle : body[side].hand;
+      const pulley: Vec3 = [x, y, Math.sign(at[2] || 1) * HALF_BETWEEN_PULLEYS];
+      return {
+        part,
+        side,
+        by: 'strap' as const,
+        at,
+        force: scale(unit(subtract(pulley, at)), force),
+      };
+    },
+  );
+}
+
+/** Limbs on the bar press it away from the body with all that the springs pull; each takes its part. */
+function barPushes(body: Body, force: number): Pull[] {
+  const { machine } = body.pose;
+  if (!machine) return [];
+  const [x, y] = barPlace(machine);
+  const away = machine.bar === 'ahead' ? -1 : 1;
+  const on = BODY_SIDES.flatMap((side): Pick<Pull, 'part' | 'side' | 'at'>[] => {
+    const { arm, leg } = body.pose[side];
+    const place = (z: number): Vec3 => [x, y, z];
+    return [
+      ...(leg.foot?.includes('bar')
+        ? [{ part: 'feet' as const, side, at: place(body[side].ankle[2]) }]
+        : []),
+      ...(arm.hand === 'bar'
+        ? [{ part: 'hands' as const, side, at: place(body[side].hand[2]) }]
+        : []),
+    ];
+  });
+  return on.map((limb) => ({
+    ...limb,
+    by: 'bar' as const,
+    force: [(away * force) / on.length, 0, 0] as Vec3,
+  }));
+}
