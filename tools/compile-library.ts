@@ -2,6 +2,7 @@ import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join, relative, resolve } from 'node:path';
 import { readExerciseFile } from '../core/src/formats/exercise/exercise-yaml.ts';
 import type { Exercise } from '../core/src/movement/exercise.ts';
+import { measuredDemands } from '../core/src/people/demands.ts';
 import { FAMILIES, MACHINES } from '../core/src/movement/vocabulary.ts';
 
 /**
@@ -61,14 +62,17 @@ writeFileSync(MODULE, moduleOf(exercises));
 writeFileSync(
   MODULE.replace('.js', '.d.ts'),
   `import type { Exercise } from '@wrenfern/core/movement/exercise';
+import type { Demand } from '@wrenfern/core/movement/vocabulary';
 
 export const exercises: readonly Exercise[];
+/** The measured demands of each exercise's options, in the same order. */
+export const measured: readonly (readonly (readonly Demand[])[])[];
 `,
 );
 console.log(`${exercises.length} exercises`);
 
 /** The module as text. What stands in several places (a set of springs, an arm, a prop) is written once. */
-function moduleOf(value: unknown): string {
+function moduleOf(value: readonly Exercise[]): string {
   const SHORTEST_SHARED = 20;
   const times = new Map<string, number>();
   const count = (part: unknown): void => {
@@ -102,6 +106,10 @@ function moduleOf(value: unknown): string {
     '// Written by tools/compile-library.ts from library/exercises, each checked against its schema.',
     ...lines,
     `export const exercises=${whole};`,
+    // What the body model sees takes seconds for all of them: worked out here, once.
+    `export const measured=${JSON.stringify(
+      value.map(({ options }) => options.map((option) => [...measuredDemands(option)])),
+    )};`,
     '',
   ].join('\n');
 }

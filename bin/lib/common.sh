@@ -35,7 +35,7 @@ stale() { [ ! -e "$1" ] || [ -n "$(find "${@:2}" -newer "$1" -type f -print -qui
 # The exercises as one module, made again when one of them or what reads them changed.
 compile_library() {
   local module="$ROOT/library/src/exercises.generated.js" said
-  stale "$module" "$ROOT/library/exercises" "$ROOT"/core/src/{movement,body,formats/exercise} "$ROOT/tools/compile-library.ts" || return 0
+  stale "$module" "$ROOT/library/exercises" "$ROOT"/core/src/{movement,body,people,formats/exercise} "$ROOT/tools/compile-library.ts" || return 0
   if ! said=$(node --import "$ROOT/node_modules/tsx/dist/esm/index.mjs" "$ROOT/tools/compile-library.ts" 2>&1); then
     printf '%s\n' "$said" >&2
     fail "The exercises could not be read; each line above names a file, a line and what is wrong there."

@@ -121,7 +121,8 @@ function surfaceUnder(
   near: number = NEAR,
 ): Contact['on'] | undefined {
   if (declared !== undefined && Math.abs(at[1] - declared) < near) {
-    return declared < NEAR ? 'floor' : body.pose.machine?.box === 'none' ? 'prop' : 'box';
+    const onBox = body.pose.machine && body.pose.machine.box !== 'none';
+    return declared < NEAR ? 'floor' : onBox ? 'box' : 'prop';
   }
   if (Math.abs(at[1]) < near) return 'floor';
   const machine = body.pose.machine;

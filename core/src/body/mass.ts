@@ -27,6 +27,13 @@ const CROWN = 0.066;
 /** From the wrist: 78 mm to the knuckles, of which 74.74 %, on women of 1.735 m (the same table). */
 const HAND_CENTRE = 0.0336;
 
+const { woman } = INERTIA;
+/** Shares of the body's mass: an arm, the head, and all that is above the low back. Women. */
+export const ARM_MASS = woman['upper arm'].mass + woman.forearm.mass + woman.hand.mass;
+export const HEAD_MASS = woman.head.mass;
+export const UPPER_MASS =
+  woman['middle trunk'].mass + woman['upper trunk'].mass + HEAD_MASS + 2 * ARM_MASS;
+
 export function armMasses(body: Body, side: BodySide, build: Build): PointMass[] {
   const { shoulder, elbow, wrist, hand } = body[side];
   const part = INERTIA[build];

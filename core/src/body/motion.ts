@@ -1,3 +1,5 @@
+import type { Curve } from '../movement/pose.ts';
+import { REST_PARTS } from '../movement/rest-parts.ts';
 import { BODY_SIDES, type FullPose } from './full-pose.ts';
 import { bendTo } from './reach.ts';
 import { LENGTH } from './body-segments.ts';
@@ -27,7 +29,7 @@ export function mixBodies(a: Body, b: Body, t: number): Body {
     },
     mix(a.hips, b.hips, t),
   );
-  return replant(reanchor(blended, a, b, t), a, b, t);
+  return replant(setDown(blended, a, b, t), a, b, t);
 }
 
 function mixLimbs(a: Limbs, b: Limbs, t: number): Parameters<typeof placeJoints>[1]['right'] {
@@ -44,21 +46,41 @@ function mixLimbs(a: Limbs, b: Limbs, t: number): Parameters<typeof placeJoints>
 }
 
 function mixPoses(a: FullPose, b: FullPose, t: number): FullPose {
+  const curve = (one: Curve, other: Curve): Curve => [
+    one[0] + (other[0] - one[0]) * t,
+    one[1] + (other[1] - one[1]) * t,
+    one[2] + (other[2] - one[2]) * t,
+    one[3] + (other[3] - one[3]) * t,
+  ];
+  const bent = {
+    ...a,
+    round: curve(a.round, b.round),
+    side: curve(a.side, b.side),
+    turn: curve(a.turn, b.turn),
+  };
   const { machine } = a;
-  if (!machine) return a;
+  if (!machine) return bent;
   const out = machine.out + ((b.machine?.out ?? machine.out) - machine.out) * t;
   const middle = machine.middle + ((b.machine?.middle ?? machine.middle) - machine.middle) * t;
-  return { ...a, machine: { ...machine, out, middle } };
+  return { ...bent, machine: { ...machine, out, middle } };
 }
 
-function reanchor(body: Body, a: Body, b: Body, t: number): Body {
+/** What both rest on does not drift; where that changes, the lowest of the body goes from ground to ground. */
+function setDown(body: Body, a: Body, b: Body, t: number): Body {
   const part = a.pose.rest[0]?.[0];
-  if (!part || part !== b.pose.rest[0]?.[0]) return body;
+  if (!part || part !== b.pose.rest[0]?.[0]) {
+    const [from, to, now] = [lowestPoint(a), lowestPoint(b), lowestPoint(body)];
+    return moveBody(body, [0, from + (to - from) * t - now, 0]);
+  }
   const place = (each: Body) => {
     const { centre, height } = lowestOf(each, part);
     return [centre[0], height, 0] as const;
   };
   return moveBody(body, subtract(mix(place(a), place(b), t), place(body)));
+}
+
+function lowestPoint(body: Body): number {
+  return Math.min(...REST_PARTS.map((part) => lowestOf(body, part).height));
 }
 
 function replant(body: Body, a: Body, b: Body, t: number): Body {

@@ -5,6 +5,7 @@ import { bodiesOf } from './option-body.ts';
 import { fullPose } from './shapes/index.ts';
 import type { Body } from './body.ts';
 import { distance, dot, FRONT, rotate, toDegrees, type Vec3, UP } from './space.ts';
+import { ARM_MASS } from './mass.ts';
 import { springForceN } from './springs.ts';
 import { weigh, type Statics } from './statics.ts';
 
@@ -248,8 +249,8 @@ function isHeld(body: Body | undefined, side: 'right' | 'left'): boolean {
  * elbow asks less than a hand. To that comes the lever about the shoulders, past that of hanging arms.
  */
 const ARMS = {
-  /** Both arms weigh this share of the body: what carries no more only lies (de Leva 1996, from memory). */
-  ownWeight: 0.09,
+  /** What carries no more than both arms only lies. */
+  ownWeight: 2 * ARM_MASS,
   elbow: 0.8,
   plankShare: 0.75,
   bearing: 0.8,

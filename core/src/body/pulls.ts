@@ -16,7 +16,7 @@ export interface Pull {
 }
 
 /** Newtons of a body of 65 kg, for shares where nobody is named. A middle mass, common practice. */
-const BODY_WEIGHT_N = 65 * 9.81;
+export const BODY_WEIGHT_N = 65 * 9.81;
 
 /**
  * Of the springs' force. A strap runs from the carriage over the frame's pulley to a rider on that carriage,

@@ -1,3 +1,4 @@
+import { demandsOf } from './demands.ts';
 import { z } from 'zod';
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Exercise, Option } from '../movement/exercise.ts';
@@ -139,7 +140,7 @@ function handChoice(
   const target = byHand.kind === 'swap' ? catalogue.get(byHand.exercise) : exercise;
   const option = target?.options[byHand.option - 1];
   if (!option) return { kind: 'rest', shape: restShape(exercise.position, restrictions), reasons };
-  for (const demand of option.demands) {
+  for (const demand of demandsOf(option)) {
     const restriction = restrictions.get(demand);
     if (restriction?.effect === 'avoid') {
       reasons.push({ code: 'avoids', caution: restriction.caution, demand, option: option.number });
@@ -171,7 +172,7 @@ export function firstAvoided(
   option: Option,
   restrictions: Map<Demand, Restriction>,
 ): { caution: CautionId; demand: Demand } | undefined {
-  for (const demand of option.demands) {
+  for (const demand of demandsOf(option)) {
     const restriction = restrictions.get(demand);
     if (restriction?.effect === 'avoid') return { caution: restriction.caution, demand };
   }
@@ -179,7 +180,7 @@ export function firstAvoided(
 }
 
 function careful(option: Option, restrictions: Map<Demand, Restriction>): Reason[] {
-  return option.demands.flatMap((demand): Reason[] => {
+  return demandsOf(option).flatMap((demand): Reason[] => {
     const restriction = restrictions.get(demand);
     if (!restriction || restriction.effect === 'avoid') return [];
     return [{ code: 'careful', caution: restriction.caution, demand, effect: restriction.effect }];

@@ -1,3 +1,4 @@
+import { demandsOf } from '../people/demands.ts';
 import { DIRECTIONS, type Direction } from '../movement/directions.ts';
 import {
   BODY_PARTS,
@@ -38,7 +39,7 @@ export const WANTED_PARTS: readonly BodyPart[] = [
 export const WHOLE_BODY_FROM_S = 2400;
 
 export const onHands = ({ option }: Pick<Worked, 'option'>) =>
-  option.demands.includes('weight-on-wrists');
+  demandsOf(option).includes('weight-on-wrists');
 
 export interface DirectionCoverage {
   seconds: Record<Direction, number>;

@@ -1,3 +1,4 @@
+import { demandsOf } from '../people/demands.ts';
 import type { Exercise, Option } from '../movement/exercise.ts';
 import type { Machines } from './machines.ts';
 
@@ -9,6 +10,6 @@ export function safetyWords(exercise: Exercise, option: Option, machines: Machin
   const position = option.position ?? exercise.position;
   return [
     UPRIGHT.has(position) ? machines.onTheMovingPart : '',
-    option.demands.includes('jump') ? machines.beforeJumps : '',
+    demandsOf(option).includes('jump') ? machines.beforeJumps : '',
   ].filter(Boolean);
 }

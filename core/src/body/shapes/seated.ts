@@ -194,6 +194,7 @@ export const seated: Record<string, Pose> = {
     shape: 'sit-long',
     name: 'sitting, hands behind, legs long',
     lean: -22,
+    legs: { flex: 68, point: 30 },
     arms: { hand: 'floor', at: [-0.11, 0.03], elbow: [-0.6, 0, 0.6] },
   },
   'back-support-kick': {
@@ -205,7 +206,7 @@ export const seated: Record<string, Pose> = {
     shape: 'sit-bent',
     name: 'sitting, hands on the floor behind',
     lean: -20,
-    arms: { hand: 'floor', at: [-0.13, 0.03], elbow: [-0.6, 0, 0.6] },
+    arms: { hand: 'floor', at: [-0.11, 0.03], elbow: [-0.6, 0, 0.6] },
   },
   'sit-forward-cross': {
     shape: 'sit-cross',

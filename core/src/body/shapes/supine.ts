@@ -120,7 +120,7 @@ export const supine: Record<string, Pose> = {
     name: 'lying, both knees swayed to one side',
     roll: 32,
     turn: [-14, -10, -8, 0],
-    legs: { flex: 54, bend: 98, point: 15 },
+    legs: { flex: 54, bend: 104, point: 15 },
   },
   'supine-legs-up': {
     shape: 'supine-bent',

@@ -1,3 +1,4 @@
+import { demandsOf } from '../../people/demands.ts';
 import { pairRule } from '../pair-rule.ts';
 import type { Placeable } from '../rule.ts';
 
@@ -5,7 +6,7 @@ const isBackLift = ({ timed }: Placeable) =>
   timed.position === 'prone' && timed.moves.includes('arch');
 const isOneSided = ({ dose }: Placeable) => dose.sides !== 'none';
 const raisesOneArm = ({ exercise }: Placeable) => exercise.bodyParts.includes('shoulders');
-const lowersBothLegs = ({ option }: Placeable) => option.demands.includes('double-leg-lower');
+const lowersBothLegs = ({ option }: Placeable) => demandsOf(option).includes('double-leg-lower');
 
 export const bothThenOne = pairRule({
   id: 'both-then-one',

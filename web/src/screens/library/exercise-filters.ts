@@ -1,3 +1,4 @@
+import { demandsOf } from '@wrenfern/core/people/demands';
 import {
   BODY_PARTS,
   DEMANDS,
@@ -87,7 +88,7 @@ export const FILTERS: readonly ExerciseFilter[] = [
     label: 'Has an option without',
     choices: listed(DEMANDS, DEMAND_WORDS),
     fits: ({ options }, value) =>
-      options.some((option) => !option.demands.some((demand) => demand === value)),
+      options.some((option) => !demandsOf(option).some((demand) => demand === value)),
   },
   {
     key: 'whose',

@@ -1,3 +1,4 @@
+import { demandsOf } from '@wrenfern/core/people/demands';
 import { useCallback, useRef } from 'react';
 import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 import type { View } from '@wrenfern/core/movement/pose';
@@ -131,8 +132,9 @@ function Facts({ exercise, option }: { exercise: Exercise; option: Option }) {
       <Fact
         name="Asks for"
         value={
-          option.demands.map((demand) => DEMAND_WORDS[demand]).join(', ') ||
-          'nothing that a caution speaks of'
+          demandsOf(option)
+            .map((demand) => DEMAND_WORDS[demand])
+            .join(', ') || 'nothing that a caution speaks of'
         }
       />
     </dl>

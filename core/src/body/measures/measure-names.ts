@@ -1,0 +1,52 @@
+import type { BackPart } from '../trunk-curve.ts';
+
+/** Shares of body weight, degrees, thousandths of weight × stature, centimetres on 1.70 m, newtons, a share. */
+export type MeasureUnit = 'w' | '°' | '‰' | 'cm' | 'N' | 'share';
+
+/** What is measured once for a body. */
+export const WHOLE_MEASURES = {
+  wrist: { unit: 'w', name: 'weight on bent-back wrists' },
+  axial: { unit: 'w', name: 'weight through the low back' },
+  belly: { unit: '‰', name: 'what the belly holds' },
+  legs: { unit: '‰', name: 'what free legs pull at the pelvis' },
+  legsApart: { unit: '°', name: 'angle between the thighs' },
+  legUneven: { unit: 'w', name: 'difference between the legs' },
+  headLow: { unit: 'cm', name: 'head below the heart' },
+  hipsHigh: { unit: 'cm', name: 'hips above the heart' },
+  neckFree: { unit: '‰', name: 'a head that nothing carries' },
+  neckWeight: { unit: 'w', name: 'weight on head and neck' },
+  bellyPress: { unit: 'w', name: 'weight on the belly' },
+  flat: { unit: 'share', name: 'on the back, chest level' },
+  loadedRound: { unit: '°', name: 'rounding under load' },
+  loadedArch: { unit: '°', name: 'arching under load' },
+  loadedSide: { unit: '°', name: 'side-bending under load' },
+  loadedTurn: { unit: '°', name: 'turning under load' },
+  backEnd: { unit: 'share', name: 'the back, of its range' },
+  endShare: { unit: 'share', name: 'a joint, of its range' },
+  margin: { unit: 'cm', name: 'from the weight to the rim of the base' },
+} as const satisfies Record<string, { unit: MeasureUnit; name: string }>;
+export type WholeMeasure =
+  keyof typeof WHOLE_MEASURES | `${'round' | 'arch' | 'side' | 'turn'} ${BackPart}`;
+
+/** What is measured on each side of a body. */
+export const SIDE_MEASURES = {
+  elbows: { unit: 'w', name: 'weight on the forearm' },
+  kneecaps: { unit: 'w', name: 'weight on the knee' },
+  sideShoulder: { unit: 'w', name: 'weight on the shoulder, lying on it' },
+  sideHip: { unit: 'w', name: 'weight on the hip, lying on it' },
+  hipBend: { unit: '°', name: 'bend of the hip' },
+  hipBack: { unit: '°', name: 'thigh behind the pelvis' },
+  hipAcross: { unit: '°', name: 'thigh across the midline' },
+  hipTurnIn: { unit: '°', name: 'thigh turned in' },
+  hipTurnOut: { unit: '°', name: 'thigh turned out' },
+  kneeBend: { unit: '°', name: 'bend of the knee' },
+  kneeBendLoaded: { unit: '°', name: 'bend of a knee that carries' },
+  armHigh: { unit: '°', name: 'arm from the side, lifted' },
+  armBehind: { unit: '°', name: 'arm behind the chest' },
+  armOpen: { unit: '°', name: 'arm out and turned out' },
+  shoulderLoad: { unit: 'w', name: 'weight through the arm' },
+  hang: { unit: 'N', name: 'pull away from the shoulder' },
+  grip: { unit: 'N', name: 'pull in the hand' },
+  legNerve: { unit: '°', name: 'stretch along the back of the leg' },
+} as const satisfies Record<string, { unit: MeasureUnit; name: string }>;
+export type SideMeasure = keyof typeof SIDE_MEASURES;

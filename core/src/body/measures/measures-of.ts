@@ -1,0 +1,106 @@
+import type { Option } from '../../movement/exercise.ts';
+import { BODY_SIDES, type BodySide } from '../full-pose.ts';
+import { mixBodies } from '../motion.ts';
+import { bodiesOf } from '../option-body.ts';
+import type { Body } from '../body.ts';
+import { weigh } from '../statics.ts';
+import { measureBody, type BodyMeasures } from './measure-body.ts';
+import type { SideMeasure, WholeMeasure } from './measure-names.ts';
+
+/** The most of a measure in a movement, and the share of it that comes within a tenth of that. */
+export interface Peak {
+  peak: number;
+  nearShare: number;
+}
+
+/** What an option asks from its first key pose to its last; what is missing is unknown. */
+export interface OptionMeasures {
+  whole: Partial<Record<WholeMeasure, Peak>>;
+  sides: Record<BodySide, Partial<Record<SideMeasure, Peak>>>;
+}
+
+const KNOWN = new WeakMap<Option, OptionMeasures>();
+
+export function measuresOf(option: Option): OptionMeasures {
+  const known = KNOWN.get(option);
+  if (known) return known;
+  const made = measure(option);
+  KNOWN.set(option, made);
+  return made;
+}
+
+/** Between two key poses the body is looked at here. */
+const BETWEEN = [0.25, 0.5, 0.75] as const;
+/** A body between two poses that carries less of its weight than this floats: it is passed over. */
+const CARRIES = 0.95;
+
+function measure(option: Option): OptionMeasures {
+  const look = (body: Body) => {
+    const statics = weigh(body, option.settings);
+    return { statics, measures: measureBody(body, statics) };
+  };
+  const keys = bodiesOf(option);
+  const shown = keys.map((body) => look(body).measures);
+  const between = keys.slice(1).flatMap((body, index) => {
+    const before = keys[index];
+    if (!before) return [];
+    return BETWEEN.map((t) => look(mixBodies(before, body, t)))
+      .filter(({ statics }) => carriedBy(statics.supports) >= CARRIES)
+      .map(({ measures }) => measures);
+  });
+  const all = [...shown, ...between];
+  return {
+    whole: peaksOf(
+      shown.map(({ whole }) => whole),
+      all.map(({ whole }) => whole),
+    ),
+    sides: {
+      right: sidePeaks(shown, all, 'right'),
+      left: sidePeaks(shown, all, 'left'),
+    },
+  };
+}
+
+function carriedBy(supports: readonly { on: string; share: number }[]): number {
+  return supports.reduce((sum, { on, share }) => (on === 'body' ? sum : sum + share), 0);
+}
+
+function sidePeaks(
+  shown: readonly BodyMeasures[],
+  all: readonly BodyMeasures[],
+  side: BodySide,
+): Partial<Record<SideMeasure, Peak>> {
+  return peaksOf(
+    shown.map(({ sides }) => sides[side]),
+    all.map(({ sides }) => sides[side]),
+  );
+}
+
+/** Within this share of its peak a measure is near it. */
+const NEAR = 0.9;
+
+/** A measure that is unknown in a key pose is unknown for the whole; the margin is a least, not a most. */
+function peaksOf<Name extends string>(
+  shown: readonly Partial<Record<Name, number>>[],
+  all: readonly Partial<Record<Name, number>>[],
+): Partial<Record<Name, Peak>> {
+  const found: Partial<Record<Name, Peak>> = {};
+  const names = new Set(shown.flatMap((each) => Object.keys(each) as Name[]));
+  for (const name of names) {
+    if (shown.some((each) => each[name] === undefined)) continue;
+    const values = all.flatMap((each) => each[name] ?? []);
+    const isLeast = name === 'margin';
+    const peak = isLeast ? Math.min(...values) : Math.max(...values);
+    const near = values.filter((value) => (isLeast ? value <= peak / NEAR : value >= peak * NEAR));
+    found[name] = { peak, nearShare: near.length / values.length };
+  }
+  return found;
+}
+
+/** The most on either side: what a caution asks whose side is not known. */
+export function peakOfEither(measures: OptionMeasures, name: SideMeasure): number | undefined {
+  const peaks = BODY_SIDES.map((side) => measures.sides[side][name]?.peak);
+  return peaks.some((peak) => peak === undefined)
+    ? undefined
+    : Math.max(...peaks.flatMap((peak) => peak ?? []));
+}
