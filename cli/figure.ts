@@ -3,6 +3,7 @@ import { figureSvg } from '@wrenfern/core/body/figure/svg';
 import { bodiesOf } from '@wrenfern/core/body/option-body';
 import { VIEWS, type View } from '@wrenfern/core/movement/pose';
 import { builtInCatalogue } from '@wrenfern/library';
+import { countFlag } from './count-flag.ts';
 import { Refusal } from './refusal.ts';
 import { writeOut } from './write-out.ts';
 
@@ -17,14 +18,14 @@ interface FigureWishes {
 export function figure(slug: string, wishes: FigureWishes): string {
   const exercise = builtInCatalogue.get(slug);
   if (!exercise) throw new Refusal(`there is no exercise "${slug}"; try "wrenfern catalogue"`);
-  const number = count(
+  const number = countFlag(
     '--option',
     wishes.option ?? String(exercise.standard),
     exercise.options.length,
   );
   const option = exercise.options[number - 1];
   const bodies = option ? bodiesOf(option) : [];
-  const at = count('--pose', wishes.pose ?? String(bodies.length), bodies.length);
+  const at = countFlag('--pose', wishes.pose ?? String(bodies.length), bodies.length);
   const body = bodies[at - 1];
   if (!option || !body) throw new Refusal(`${slug} has no option ${number}`);
   const view = viewOf(wishes.view) ?? exercise.view;
@@ -36,14 +37,6 @@ export function figure(slug: string, wishes: FigureWishes): string {
   if (wishes.out === undefined) return svg;
   writeOut(wishes.out, svg);
   return `${wishes.out}: ${exercise.name}, option ${number}, pose ${at} of ${bodies.length}`;
-}
-
-function count(flag: string, text: string, most: number): number {
-  const number = Number(text);
-  if (!Number.isInteger(number) || number < 1 || number > most) {
-    throw new Refusal(`${flag} goes from 1 to ${most}, not "${text}"`);
-  }
-  return number;
 }
 
 function viewOf(text: string | undefined): View | undefined {

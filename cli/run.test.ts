@@ -109,12 +109,12 @@ describe('wrenfern time', () => {
 });
 
 describe('wrenfern review', () => {
-  it('has nothing to say about the back-ease class but for what should prepare what', () => {
+  it('says of the back-ease class what should prepare what, and how long it stays on the hands', () => {
     const findings = z
       .array(z.object({ rule: z.string() }))
       .parse(JSON.parse(run(['review', BACK_EASE, '--json'], DAY)));
     expect(new Set(findings.map(({ rule }) => rule))).toEqual(
-      new Set(['need-before-use', 'parts-then-whole']),
+      new Set(['need-before-use', 'parts-then-whole', 'wrist-rest']),
     );
   });
 

@@ -16,6 +16,7 @@ import type { Cupboard } from '@wrenfern/core/room/props';
 import { builtInCatalogue } from '@wrenfern/library';
 import { draft } from './draft.ts';
 import { figure } from './figure.ts';
+import { measures } from './measures.ts';
 import { order } from './order.ts';
 import { markdown, readScribbles, sheet } from './paper.ts';
 import { readJson, readText, showPath } from './read-json.ts';
@@ -37,6 +38,8 @@ export const USAGE = `wrenfern COMMAND …          (- reads standard input; --j
   sheet PLAN.json [--people FILE] [--cards | --set-up] [-o FILE.html]
                                    the run sheet to print, a card an exercise, or what to set up
   catalogue [WORDS]                the exercises; with --json each as its file holds it
+  measures SLUG [--option N] [--side left|right]
+                                   what the drawn body asks: bends, weight, moments, and unknown
   figure SLUG [--option N] [--pose N] [--view SIDE] [-o FILE.svg]
                                    one key pose as a picture
   schema plan|people|exercise|wishes
@@ -125,6 +128,8 @@ export function run(argv: readonly string[], today: string, solve?: Solve): stri
       const found = searchCatalogue(builtInCatalogue, operands.join(' '));
       return isJson ? json(found.map(writeExercise)) : found.map(tellExercise).join('\n');
     }
+    case 'measures':
+      return measures(only(operands, 1, command)[0], { ...values, isJson });
     case 'figure':
       return figure(only(operands, 1, command)[0], values);
     case 'schema': {
@@ -160,6 +165,7 @@ function readArguments(argv: readonly string[]) {
         day: { type: 'string' },
         option: { type: 'string' },
         pose: { type: 'string' },
+        side: { type: 'string' },
         view: { type: 'string' },
         out: { type: 'string', short: 'o' },
         school: { type: 'string' },
@@ -186,6 +192,7 @@ const FLAGS: Readonly<Record<string, readonly Flag[]>> = {
   markdown: [],
   sheet: ['people', 'day', 'cards', 'set-up', 'out'],
   catalogue: ['json'],
+  measures: ['json', 'option', 'side'],
   figure: ['option', 'pose', 'view', 'out'],
   schema: ['json'],
 };

@@ -1,4 +1,5 @@
 import { checkExercise } from '../core/src/body/check-exercise.ts';
+import { demandsOf, saidAndMeasured } from '../core/src/people/demands.ts';
 import { DEMANDS, FOUNDATIONS, POSITIONS } from '../core/src/movement/vocabulary.ts';
 import { builtInCatalogue, builtInExercises } from '../library/src/index.ts';
 
@@ -12,6 +13,11 @@ for (const exercise of builtInExercises) {
   for (const { option, sentence } of checkExercise(exercise)) {
     say(`${exercise.slug}${option ? ` option ${option}` : ''}: ${sentence}`);
   }
+  for (const option of exercise.options) {
+    for (const demand of saidAndMeasured(option)) {
+      say(`${exercise.slug} option ${option.number}: "${demand}" is measured; take it out.`);
+    }
+  }
   for (const slug of [...exercise.swaps, ...exercise.prepares, ...exercise.counters]) {
     if (!builtInCatalogue.get(slug)) say(`${exercise.slug}: there is no "${slug}".`);
   }
@@ -19,7 +25,7 @@ for (const exercise of builtInExercises) {
 
 for (const demand of DEMANDS) {
   const used = builtInExercises.some(({ options }) =>
-    options.some(({ demands }) => demands.includes(demand)),
+    options.some((option) => demandsOf(option).includes(demand)),
   );
   if (!used) say(`no option asks for "${demand}".`);
 }

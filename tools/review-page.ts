@@ -3,6 +3,9 @@ import { arrowBetween, drawBody, fitFrame, joinFrames } from '../core/src/body/f
 import { escapeXml } from '../core/src/body/figure/escape-xml.ts';
 import { figureSvg } from '../core/src/body/figure/svg.ts';
 import { bodiesOf } from '../core/src/body/option-body.ts';
+import { measureLines, showMeasure } from '../core/src/body/measures/measure-lines.ts';
+import { measuresOf } from '../core/src/body/measures/measures-of.ts';
+import { measuredDemands } from '../core/src/people/demands.ts';
 import { checkExercise } from '../core/src/body/check-exercise.ts';
 import { describeDose } from '../core/src/movement/dose.ts';
 import type { Exercise, Option } from '../core/src/movement/exercise.ts';
@@ -74,6 +77,13 @@ function optionPart(exercise: Exercise, option: Option): string {
     ...(props.length > 0 ? [`props: ${props.join('; ')}`] : []),
     ...(setting.length > 0 ? [`machine: ${setting.join(', ')}`] : []),
     `asks, by hand: ${option.demands.join(', ') || 'nothing'}`,
+    `asks, measured: ${[...measuredDemands(option)].join(', ') || 'nothing'}`,
+    `measures: ${measureLines(measuresOf(option))
+      .flatMap((line) => {
+        const shown = showMeasure(line);
+        return shown ? [`${line.name} ${shown}`] : [];
+      })
+      .join('; ')}`,
     `weighs ${Math.round(score)} of 100: ${parts.map(({ name, points, because }) => `${name} ${points.toFixed(0)} (${because})`).join('; ')}`,
   ];
   return `<section class="option"><h3>${option.number}. ${escapeXml(option.name)}</h3><div class="figures">${optionFigures(exercise, option)}</div><ul>${lines

@@ -27,6 +27,8 @@ export interface Contact extends BodyPart {
 
 /** Two centimetres on a body of 1.75 m. */
 const NEAR = 0.012;
+/** A body on its way between two poses may be drawn so far into the floor, and lies on it. */
+const SUNK = 0.05;
 /** Twice that under a head, which hair and the back of the neck round off. Common practice. */
 const NEAR_HEAD = 0.024;
 
@@ -124,7 +126,7 @@ function surfaceUnder(
     const onBox = body.pose.machine && body.pose.machine.box !== 'none';
     return declared < NEAR ? 'floor' : onBox ? 'box' : 'prop';
   }
-  if (Math.abs(at[1]) < near) return 'floor';
+  if (at[1] < near && at[1] > -SUNK) return 'floor';
   const machine = body.pose.machine;
   if (machine && machine.box !== 'none' && Math.abs(at[1] - BOX.height) < near) {
     const half = (machine.box === 'long' ? BOX.long : BOX.short) / 2;

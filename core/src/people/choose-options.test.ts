@@ -40,7 +40,7 @@ const catalogue = createCatalogue([
   curl,
   alone,
   aloneToo,
-  makeExercise('plain', { swaps: ['curl'] }),
+  makeExercise('plain', { swaps: ['curl'], options: [{ effort: 0 }, { effort: 0 }] }),
   makeExercise('far', { position: 'seated', swaps: ['plain'] }),
 ]);
 
@@ -160,7 +160,7 @@ describe('chooseOption', () => {
 
   it('allows what is only limited or supported, with a word of care', () => {
     const kneel = makeExercise('kneel', {
-      options: [{ demands: ['weight-on-knees', 'side-bend'] }, {}],
+      options: [{ effort: 0, demands: ['weight-on-knees', 'side-bend'] }, {}],
     });
     const who = attendee('a', 1, ['knee', 'low-bone-density']);
     const choice = chooseOption(who, itemOf('kneel'), createCatalogue([kneel]), DAY);

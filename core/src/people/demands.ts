@@ -60,6 +60,12 @@ export function keepMeasuredDemands(option: Option, demands: readonly Demand[]):
   MEASURED.set(option, new Set(demands));
 }
 
+/** What is said by hand although a measure says it: one of the two would be forgotten when it changes. */
+export function saidAndMeasured(option: Option): Demand[] {
+  const measured = measuredDemands(option);
+  return option.demands.filter((demand) => measured.has(demand));
+}
+
 const ALL = new WeakMap<Option, readonly Demand[]>();
 
 /** What an option asks of a body: what is measured, and what is said by hand because no measure sees it. */

@@ -41,6 +41,7 @@ interface Seen {
   body: Body;
   statics: Statics;
   back: Record<BackPart, Bend>;
+  down: readonly BodySide[];
   /** How far the chest and the pelvis look up: 1 on the back, 0 upright or on the side, -1 on the front. */
   chestUp: number;
   pelvisUp: number;
@@ -51,9 +52,13 @@ interface Seen {
 
 /**
  * What a body that is laid out asks, by the model. `statics` are those of the same body; where they do not
- * balance, what is made of weight is unknown.
+ * balance, what is made of weight is unknown. `down` are the legs that touch something.
  */
-export function measureBody(body: Body, statics: Statics): BodyMeasures {
+export function measureBody(
+  body: Body,
+  statics: Statics,
+  down: readonly BodySide[] = legsDown(statics),
+): BodyMeasures {
   const sumOf =
     (supports: Statics['supports']) =>
     (parts: readonly ContactPart[], side?: BodySide): number =>
@@ -68,6 +73,7 @@ export function measureBody(body: Body, statics: Statics): BodyMeasures {
     body,
     statics,
     back: trunkCurve(body),
+    down,
     chestUp: rotate(body.highTurn, FRONT)[1],
     pelvisUp: rotate(body.pelvisTurn, FRONT)[1],
     share: sumOf(statics.supports),
@@ -260,8 +266,16 @@ const CURL = 9;
 const LEG: readonly ContactPart[] = ['thighs', 'knees', 'calves', 'feet', 'toes'];
 
 /** Curled up from lying: the low trunk rests, the blades do not. */
-function isChestLifted({ pelvisUp, share }: Seen): boolean {
-  return pelvisUp > LYING && share(['waist', 'ribs']) > RESTS && share(['shoulders']) <= RESTS;
+function isChestLifted({ pelvisUp, share, pressed }: Seen): boolean {
+  const isDown = share(['shoulders']) > RESTS || pressed(['head']) > TOUCH;
+  return pelvisUp > LYING && share(['waist', 'ribs']) > RESTS && !isDown;
+}
+
+/** The legs that touch something, however little it carries. */
+export function legsDown({ supports }: Statics): BodySide[] {
+  return BODY_SIDES.filter((side) =>
+    supports.some((at) => at.side === side && LEG.includes(at.part)),
+  );
 }
 
 const HELD_LEG: ReadonlySet<string> = new Set([
@@ -287,10 +301,8 @@ function isLegHeld({ body, statics }: Seen, side: BodySide): boolean {
 const OTHER_DOWN = 0.4;
 
 function freeLegs(seen: Seen): number {
-  const { statics } = seen;
-  const touches = (side: BodySide) =>
-    statics.supports.some((at) => at.side === side && LEG.includes(at.part));
-  const free = BODY_SIDES.filter((side) => !touches(side) && !isLegHeld(seen, side));
+  const { statics, down } = seen;
+  const free = BODY_SIDES.filter((side) => !down.includes(side) && !isLegHeld(seen, side));
   const pull = free.reduce((sum, side) => sum + Math.max(0, statics.byFront.hip[side]), 0);
   return pull * PER_MILLE * (free.length === 1 ? OTHER_DOWN : 1);
 }

@@ -3,8 +3,8 @@ import { BODY_SIDES, type BodySide } from '../full-pose.ts';
 import { mixBodies } from '../motion.ts';
 import { bodiesOf } from '../option-body.ts';
 import type { Body } from '../body.ts';
-import { weigh } from '../statics.ts';
-import { measureBody, type BodyMeasures } from './measure-body.ts';
+import { weigh, type Statics } from '../statics.ts';
+import { legsDown, measureBody, type BodyMeasures } from './measure-body.ts';
 import type { SideMeasure, WholeMeasure } from './measure-names.ts';
 
 /** The most of a measure in a movement, and the share of it that comes within a tenth of that. */
@@ -35,18 +35,11 @@ const BETWEEN = [0.25, 0.5, 0.75] as const;
 const CARRIES = 0.95;
 
 function measure(option: Option): OptionMeasures {
-  const look = (body: Body) => {
-    const statics = weigh(body, option.settings);
-    return { statics, measures: measureBody(body, statics) };
-  };
-  const keys = bodiesOf(option);
-  const shown = keys.map((body) => look(body).measures);
-  const between = keys.slice(1).flatMap((body, index) => {
-    const before = keys[index];
-    if (!before) return [];
-    return BETWEEN.map((t) => look(mixBodies(before, body, t)))
-      .filter(({ statics }) => carriedBy(statics.supports) >= CARRIES)
-      .map(({ measures }) => measures);
+  const keys = bodiesOf(option).map((body) => ({ body, statics: weigh(body, option.settings) }));
+  const shown = keys.map(({ body, statics }) => measureBody(body, statics));
+  const between = keys.slice(1).flatMap((to, index) => {
+    const from = keys[index];
+    return from ? measuresBetween(from, to, option) : [];
   });
   const all = [...shown, ...between];
   return {
@@ -59,6 +52,22 @@ function measure(option: Option): OptionMeasures {
       left: sidePeaks(shown, all, 'left'),
     },
   };
+}
+
+interface Weighed {
+  body: Body;
+  statics: Statics;
+}
+
+/** A leg that is down in both key poses is down on its way, however the way is drawn. */
+function measuresBetween(from: Weighed, to: Weighed, option: Option): BodyMeasures[] {
+  const both = legsDown(from.statics).filter((side) => legsDown(to.statics).includes(side));
+  return BETWEEN.flatMap((t) => {
+    const body = mixBodies(from.body, to.body, t);
+    const statics = weigh(body, option.settings);
+    if (carriedBy(statics.supports) < CARRIES) return [];
+    return [measureBody(body, statics, [...new Set([...both, ...legsDown(statics)])])];
+  });
 }
 
 function carriedBy(supports: readonly { on: string; share: number }[]): number {

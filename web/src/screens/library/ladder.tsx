@@ -7,6 +7,7 @@ import { TEMPO_PACE } from '@wrenfern/core/plan/timing/pace';
 import { Frond } from '../../parts/frond.tsx';
 import { MovingFigure } from '../../parts/moving-figure.tsx';
 import { PROP_WORDS, LEVER_WORDS } from '@wrenfern/core/movement/words';
+import { BodyMeasures } from './body-measures.tsx';
 import { LoadBars } from './load-bars.tsx';
 
 interface LadderProps {
@@ -81,6 +82,7 @@ function Rung({
       </p>
       {step ? <Levers option={option} /> : null}
       <LoadBars option={option} before={step} />
+      <BodyMeasures option={option} />
       <Facts exercise={exercise} option={option} />
     </li>
   );

@@ -11,6 +11,7 @@ import { Button } from '../../../parts/button.tsx';
 import { TextField } from '../../../parts/field.tsx';
 import { Figure } from '../../../parts/figure.tsx';
 import { IconButton } from '../../../parts/icon-button.tsx';
+import { BodyMeasures } from '../body-measures.tsx';
 import { LoadBars } from '../load-bars.tsx';
 import { Chips } from './basics-fields.tsx';
 import { numbered } from './unsaved-exercise.ts';
@@ -115,7 +116,7 @@ function Rung({ index, option, draft, form, change }: RungProps & { index: numbe
         onToggle={(lever, on) => change({ levers: toggled(option.levers, lever, on) })}
       />
       <Chips
-        legend="What it asks of a body (cautions follow from this)"
+        legend="What it asks of a body besides what is measured from its poses (cautions follow from both)"
         values={DEMANDS}
         words={DEMAND_WORDS}
         on={option.demands}
@@ -123,6 +124,7 @@ function Rung({ index, option, draft, form, change }: RungProps & { index: numbe
       />
       <div className="max-w-sm">
         <LoadBars option={option} before={draft.options[index - 1]} />
+        <BodyMeasures option={option} />
       </div>
     </>
   );
