@@ -1,3 +1,4 @@
+import { demandsOf } from '@wrenfern/core/people/demands';
 import { describe, expect, it } from 'vitest';
 import { checkExercise } from '@wrenfern/core/body/check-exercise';
 import { optionLoadOf } from '@wrenfern/core/body/option-load';
@@ -152,14 +153,14 @@ describe.each(named)('%s', (_slug, exercise: Exercise) => {
       const rounds = option.demands.some((demand) => demand.startsWith('flexion'));
       const position = option.position ?? exercise.position;
       if (load >= 3 && moves.includes('round')) {
-        expect(option.demands).toContain('flexion-loaded');
+        expect(demandsOf(option)).toContain('flexion-loaded');
       }
       if (option.demands.includes('flexion-loaded')) expect(load).toBeGreaterThanOrEqual(3);
       if (rounds && exercise.family !== 'hips') {
         const folds = moves.includes('round') || exercise.family === 'release';
         expect(folds).toBe(true);
       }
-      if (position === 'prone') expect(option.demands).toContain('prone');
+      if (position === 'prone') expect(demandsOf(option)).toContain('prone');
     }
   });
 
@@ -198,7 +199,7 @@ describe('cautions against the library', () => {
   const barredBy = (caution: Caution) =>
     builtInExercises.filter((exercise) =>
       exercise.options.every((option) =>
-        option.demands.some((demand) => caution.effects[demand] === 'avoid'),
+        demandsOf(option).some((demand) => caution.effects[demand] === 'avoid'),
       ),
     );
 
@@ -223,7 +224,7 @@ describe('cautions against the library', () => {
     const open = builtInCatalogue
       .require(slug)
       .options.filter(
-        (option) => !option.demands.some((demand) => caution?.effects[demand] === 'avoid'),
+        (option) => !demandsOf(option).some((demand) => caution?.effects[demand] === 'avoid'),
       );
     const full = builtInCatalogue.require(slug).options.length;
     expect(stays ? open.length === full : open.length === 0 || slug === 'roll-up').toBe(true);

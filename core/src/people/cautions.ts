@@ -109,6 +109,8 @@ export const CAUTIONS = [
       'belly-pressure': 'avoid',
       'neck-curl': 'avoid',
       'head-down': 'avoid',
+      'rotation-loaded': 'avoid',
+      jump: 'avoid',
       balance: 'limit',
     },
     source: 'ACOG Committee Opinion 804 (2020), from memory',
@@ -116,8 +118,13 @@ export const CAUTIONS = [
   {
     id: 'after-birth',
     name: 'After birth or belly surgery',
-    says: 'Start again at single-leg work; watch for doming; go on when cleared.',
-    effects: { 'belly-pressure': 'avoid', 'double-leg-lower': 'avoid', 'neck-curl': 'limit' },
+    says: 'Start again at single-leg work; watch for doming; go on when cleared. No jumping.',
+    effects: {
+      'belly-pressure': 'avoid',
+      'double-leg-lower': 'avoid',
+      'neck-curl': 'limit',
+      jump: 'avoid',
+    },
     source: practice,
   },
   {

@@ -1,3 +1,4 @@
+import { demandsOf } from '@wrenfern/core/people/demands';
 import { DateTime } from 'luxon';
 import request from 'supertest';
 import { describe, expect, it } from 'vitest';
@@ -121,7 +122,7 @@ describe('the demo studio', () => {
       .flatMap(({ items }) => items)
       .flatMap((item) =>
         item.kind === 'exercise'
-          ? builtInCatalogue.require(item.exercise).options.flatMap((option) => option.demands)
+          ? builtInCatalogue.require(item.exercise).options.flatMap((option) => demandsOf(option))
           : [],
       );
     expect(demands).not.toContain('flexion-loaded');
