@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { measuresOf } from '@wrenfern/core/body/measures/measures-of';
 import { CAUTIONS, type Caution } from '@wrenfern/core/people/cautions';
+import { cautionsAgainst } from '@wrenfern/core/people/cautions-against';
 import { demandsOf, measuredDemands } from '@wrenfern/core/people/demands';
 import { optionOf } from '@wrenfern/core/movement/exercise';
 import type { Demand } from '@wrenfern/core/movement/vocabulary';
@@ -103,6 +104,20 @@ describe('what an option asks of a body', () => {
 
   it.each(SPARES)('%s, option %i: not %s', (slug, number, demand) => {
     expect(demandsOf(option(slug, number))).not.toContain(demand);
+  });
+});
+
+describe('which options a caution leaves open', () => {
+  it.each([
+    ['plank', 'wrist', [1]],
+    ['plank', 'pregnancy-later', [1, 2]],
+    ['scissors-high', 'blood-pressure', [1, 2]],
+    ['push-up-series', 'wrist', []],
+    ['rolling-ball', 'hip-replacement', []],
+  ])('%s, %s: %j', (slug, id, numbers) => {
+    const against = cautionsAgainst(builtInCatalogue.require(slug));
+    const found = against.find(({ caution }) => caution.id === id);
+    expect(found?.open.map(({ number }) => number)).toEqual(numbers);
   });
 });
 

@@ -30,7 +30,7 @@ const CLASSIC: Record<string, number> = {
   'single-leg-kick': 13,
   'double-leg-kick': 14,
   'neck-pull': 15,
-  'straight-leg-scissors': 16,
+  'scissors-high': 16,
   'bicycle-high': 17,
   'shoulder-bridge-kick': 18,
   'spine-twist': 19,

@@ -1,6 +1,5 @@
 import { STATURE_M } from './body-segments.ts';
 import type { ContactPart } from './contacts.ts';
-import type { RestPart } from '../movement/pose.ts';
 import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import { JOINT_LIMITS, type JointRange } from './joint-limits.ts';
 import type { Body } from './body.ts';

@@ -3,7 +3,11 @@ import { makeExercise } from '../testing/make-exercise.ts';
 import { cautionsAgainst, tellOpen } from './cautions-against.ts';
 
 const hop = makeExercise('hop', {
-  options: [{ demands: [] }, { demands: ['jump'] }, { demands: ['jump', 'flexion-unloaded'] }],
+  options: [
+    { effort: 0, demands: [] },
+    { effort: 0, demands: ['jump'] },
+    { effort: 0, demands: ['jump', 'flexion-unloaded'] },
+  ],
 });
 
 describe('cautions against an exercise', () => {
@@ -13,7 +17,9 @@ describe('cautions against an exercise', () => {
   });
 
   it('leave out a caution that only limits', () => {
-    const bend = makeExercise('bend', { options: [{ demands: ['side-bend'] }, {}] });
+    const bend = makeExercise('bend', {
+      options: [{ effort: 0, demands: ['side-bend'] }, { effort: 0 }],
+    });
     const ids = cautionsAgainst(bend).map(({ caution }) => caution.id);
     expect(ids).not.toContain('low-bone-density');
   });

@@ -1,5 +1,6 @@
 import type { Exercise, Option } from '../movement/exercise.ts';
 import { CAUTIONS, type Caution } from './cautions.ts';
+import { demandsOf } from './demands.ts';
 
 /** A caution that rules options of an exercise out, and what stays open. */
 export interface CautionAgainst {
@@ -12,7 +13,7 @@ export interface CautionAgainst {
 export function cautionsAgainst(exercise: Exercise): CautionAgainst[] {
   return (CAUTIONS as readonly Caution[]).flatMap((caution) => {
     const open = exercise.options.filter(
-      ({ demands }) => !demands.some((demand) => caution.effects[demand] === 'avoid'),
+      (option) => !demandsOf(option).some((demand) => caution.effects[demand] === 'avoid'),
     );
     return open.length === exercise.options.length ? [] : [{ caution, open }];
   });

@@ -59,7 +59,11 @@ const WrittenOption = z.strictObject({
   lighterBecause: option.lighterBecause,
   held: option.held,
   levers: option.levers,
-  demands: option.demands.default([]).describe('What it asks of a body that no measure of its poses sees; cautions follow from both.'),
+  demands: option.demands
+    .default([])
+    .describe(
+      'What it asks of a body that no measure of its poses sees; cautions follow from both.',
+    ),
   props: option.props,
   settings: option.settings,
   dose: option.dose,
