@@ -4,7 +4,8 @@ import { mixBodies } from '../motion.ts';
 import { bodiesOf } from '../option-body.ts';
 import type { Body } from '../body.ts';
 import { weigh, type Statics } from '../statics.ts';
-import { legsDown, measureBody, type BodyMeasures } from './measure-body.ts';
+import { measureBody, type BodyMeasures } from './measure-body.ts';
+import { legsDown } from './seen-body.ts';
 import type { SideMeasure, WholeMeasure } from './measure-names.ts';
 
 /** The most of a measure in a movement, and the share of it that comes within a tenth of that. */

@@ -80,8 +80,6 @@ export function ClassCard({ lesson, zone, mayChange, small, moves, nudge }: Card
     id: lesson.id,
     disabled: !mayMove,
   });
-  const { likeLast } = useClassChanges();
-  const state = stateWords(lesson);
   const off = lesson.calledOff !== null;
   return (
     <article
@@ -121,21 +119,28 @@ export function ClassCard({ lesson, zone, mayChange, small, moves, nudge }: Card
         </Link>
       </h3>
       {off ? <p>Called off: {lesson.calledOff}</p> : null}
-      {small || off ? null : isEmpty(lesson) ? (
-        lesson.lastOfSeries && mayChange ? (
-          <Button look="quiet" className="my-1 w-full" onClick={() => void likeLast(lesson)}>
-            Like last time<span className="sr-only">: {lesson.title}</span>
-          </Button>
-        ) : null
-      ) : lesson.ready ? (
-        <Ridge items={lesson.ready.swell} />
-      ) : null}
-      {off || small ? null : (
-        <p>
-          {minutes(lesson.targetS)} {lesson.machine} · {lesson.coming.length} come ·{' '}
-          <span className={state.isOpen ? 'font-semibold text-copper' : ''}>{state.words}</span>
-        </p>
-      )}
+      {off || small ? null : <CardBody lesson={lesson} mayChange={mayChange} />}
     </article>
+  );
+}
+
+/** How the class rises and falls, or what fills it; how long it is, who comes, what is left. */
+function CardBody({ lesson, mayChange }: Pick<CardProps, 'lesson' | 'mayChange'>) {
+  const { likeLast } = useClassChanges();
+  const state = stateWords(lesson);
+  const mayFill = isEmpty(lesson) && lesson.lastOfSeries !== null && mayChange;
+  return (
+    <>
+      {mayFill ? (
+        <Button look="quiet" className="my-1 w-full" onClick={() => void likeLast(lesson)}>
+          Like last time<span className="sr-only">: {lesson.title}</span>
+        </Button>
+      ) : null}
+      {!isEmpty(lesson) && lesson.ready ? <Ridge items={lesson.ready.swell} /> : null}
+      <p>
+        {minutes(lesson.targetS)} {lesson.machine} · {lesson.coming.length} come ·{' '}
+        <span className={state.isOpen ? 'font-semibold text-copper' : ''}>{state.words}</span>
+      </p>
+    </>
   );
 }

@@ -78,12 +78,10 @@ export function NewClassForm({
     control: form.control,
     name: ['machine', 'startsAt.day', 'begin', 'copyOf', 'keptPlanId'],
   });
-  const source =
-    begin === 'again'
-      ? earlier.find(({ id }) => id === copyOf)
-      : begin === 'kept'
-        ? kept.find(({ id }) => id === keptId)
-        : undefined;
+  const source = sourceOf(begin, {
+    again: earlier.find(({ id }) => id === copyOf),
+    kept: kept.find(({ id }) => id === keptId),
+  });
   const sourceName = source && ('name' in source ? source.name : source.title);
   const name = sourceName ?? nameFor(source?.machine ?? machine, onDay);
   useEffect(() => {
@@ -101,19 +99,7 @@ export function NewClassForm({
       />
       <When form={form} />
       <WhoComes form={form} groups={groups} earlier={earlier} zone={zone} />
-      <fieldset className="flex flex-col gap-2">
-        <SegmentedRadio
-          label="It begins"
-          choices={BEGINNINGS.filter(
-            ({ value }) =>
-              (value !== 'again' || earlier.length > 0) && (value !== 'kept' || kept.length > 0),
-          )}
-          value={begin}
-          onChange={(next) => form.setValue('begin', next)}
-        />
-        {begin === 'again' ? <Earlier form={form} rows={earlier} zone={zone} /> : null}
-        {begin === 'kept' ? <Kept form={form} rows={kept} /> : null}
-      </fieldset>
+      <Beginning form={form} begin={begin} earlier={earlier} kept={kept} zone={zone} />
       <NameAndSchool form={form} own={own ?? []} name={name} asIn={sourceName} />
       <FormError message={errors.root?.message} />
       <Button
@@ -129,6 +115,42 @@ export function NewClassForm({
 }
 
 type Form = ReturnType<typeof useForm<Values, unknown, NewClassBody>>;
+
+/** The class or the kept plan that it takes its plan from. */
+function sourceOf(
+  begin: Values['begin'],
+  { again, kept }: { again: ClassSummary | undefined; kept: KeptPlanRow | undefined },
+): ClassSummary | KeptPlanRow | undefined {
+  if (begin === 'again') return again;
+  return begin === 'kept' ? kept : undefined;
+}
+
+interface BeginningProps {
+  form: Form;
+  begin: Values['begin'];
+  earlier: readonly ClassSummary[];
+  kept: readonly KeptPlanRow[];
+  zone: string;
+}
+
+/** Nothing is offered that there is none of. */
+function Beginning({ form, begin, earlier, kept, zone }: BeginningProps) {
+  return (
+    <fieldset className="flex flex-col gap-2">
+      <SegmentedRadio
+        label="It begins"
+        choices={BEGINNINGS.filter(
+          ({ value }) =>
+            (value !== 'again' || earlier.length > 0) && (value !== 'kept' || kept.length > 0),
+        )}
+        value={begin}
+        onChange={(next) => form.setValue('begin', next)}
+      />
+      {begin === 'again' ? <Earlier form={form} rows={earlier} zone={zone} /> : null}
+      {begin === 'kept' ? <Kept form={form} rows={kept} /> : null}
+    </fieldset>
+  );
+}
 
 function firstValues(day: string, keptPlan: KeptPlanRow | undefined): Values {
   return {

@@ -56,32 +56,13 @@ function SchoolForm({
         <h1 className="text-3xl">{school.name}</h1>
       </div>
       <fieldset disabled={!isOwner} className="flex flex-col gap-8">
-        <div className="grid gap-4 md:grid-cols-2">
-          <TextField
-            label="Name"
-            value={draft.name}
-            maxLength={60}
-            error={errors.get('name')}
-            onChange={(event) => set({ name: event.target.value })}
-          />
-          <Field label="Why you teach so" error={errors.get('why')}>
-            {(named) => (
-              <textarea
-                {...named}
-                rows={2}
-                maxLength={600}
-                className={inputClass}
-                value={draft.why}
-                onChange={(event) => set({ why: event.target.value })}
-              />
-            )}
-          </Field>
-        </div>
+        <NameAndWhy draft={draft} onChange={set} errors={errors} />
         <UsualWays draft={draft} onChange={set} />
         <Rules draft={draft} onChange={set} />
         <Weights draft={draft} onChange={set} />
       </fieldset>
       {isOwner ? (
+        // Always in sight: the page is long.
         <div className="sticky bottom-0 flex items-center gap-3 border-t border-line bg-paper py-3">
           <Button look="main" disabled={!isChanged} onClick={() => void save()}>
             Save
@@ -129,6 +110,36 @@ function useUnsavedSchool(studio: StudioSettings, school: SchoolRules) {
 interface PartProps {
   draft: SchoolRules;
   onChange: (part: Partial<SchoolRules>) => void;
+}
+
+function NameAndWhy({
+  draft,
+  onChange,
+  errors,
+}: PartProps & { errors: ReadonlyMap<string, string> }) {
+  return (
+    <div className="grid gap-4 md:grid-cols-2">
+      <TextField
+        label="Name"
+        value={draft.name}
+        maxLength={60}
+        error={errors.get('name')}
+        onChange={(event) => onChange({ name: event.target.value })}
+      />
+      <Field label="Why you teach so" error={errors.get('why')}>
+        {(named) => (
+          <textarea
+            {...named}
+            rows={2}
+            maxLength={600}
+            className={inputClass}
+            value={draft.why}
+            onChange={(event) => onChange({ why: event.target.value })}
+          />
+        )}
+      </Field>
+    </div>
+  );
 }
 
 const STANDINGS: { value: Standing; name: string }[] = [

@@ -7,7 +7,7 @@ import type { EventsRead } from '../../data/use-classes.ts';
 import { ClassEvents, EventsTaken } from '@wrenfern/contract/classes';
 import { readJson } from '../../data/read-json.ts';
 import { request } from '../../data/request.ts';
-import { createEventQueue, type Delivery } from './event-queue.ts';
+import { createEventQueue, type Delivery, type EventQueue } from './event-queue.ts';
 
 const TICK_MS = 250;
 const TRY_AGAIN_MS = 5000;
@@ -107,6 +107,7 @@ function usePresses(classId: string, { events: told, take, lastSeq, offsetMs }: 
   }, [queue]);
 
   const clockMs = useCallback(() => Date.now() + offsetMs, [offsetMs]);
+  useRetry(queue, flush);
   const record = useCallback(
     (fresh: Fresh) => {
       const event = {
@@ -123,6 +124,15 @@ function usePresses(classId: string, { events: told, take, lastSeq, offsetMs }: 
     [queue, flush, clockMs],
   );
 
+  const forgetSetAside = () => {
+    queue.forgetSetAside();
+    setSetAside([]);
+  };
+  return { events, record, delivery, setAside, forgetSetAside, clockMs };
+}
+
+/** What waits is sent when the screen opens, and again and again until it has gone. */
+function useRetry(queue: EventQueue, flush: () => Promise<void>): void {
   useEffect(() => {
     const again = setInterval(() => {
       if (queue.pending().length > 0) void flush();
@@ -133,12 +143,6 @@ function usePresses(classId: string, { events: told, take, lastSeq, offsetMs }: 
       clearInterval(again);
     };
   }, [queue, flush]);
-
-  const forgetSetAside = () => {
-    queue.forgetSetAside();
-    setSetAside([]);
-  };
-  return { events, record, delivery, setAside, forgetSetAside, clockMs };
 }
 
 type Seen = ReturnType<typeof useSeen>;

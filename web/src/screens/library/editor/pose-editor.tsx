@@ -115,14 +115,9 @@ function Stage({
   const frame = drag?.frame ?? roomAround(figure.frame);
   const move = (event: React.PointerEvent) => {
     if (!drag || !svg.current) return;
-    // The picture may be narrower than its box; what the browser scaled it by is the truth.
-    const unit = 1 / (svg.current.getScreenCTM()?.a ?? 1) / SCALE;
-    const by = inRoom(
-      camera,
-      (event.clientX - drag.startX) * unit,
-      (drag.startY - event.clientY) * unit,
-    );
-    onChange(dragPose(drag.from, drag.handle, by));
+    const unit = unitOf(svg.current);
+    const [right, up] = [event.clientX - drag.startX, drag.startY - event.clientY];
+    onChange(dragPose(drag.from, drag.handle, inRoom(camera, right * unit, up * unit)));
   };
   const nudge = (event: React.KeyboardEvent, handle: Handle) => {
     const arrow = ARROWS[event.key];
@@ -144,13 +139,7 @@ function Stage({
       onPointerUp={() => setDrag(undefined)}
       onPointerCancel={() => setDrag(undefined)}
     >
-      <path d={figure.ground} className="figure-ground" />
-      {figure.parts.map((part, index) => (
-        <g key={`${index} ${part.tone}`}>
-          {part.rim ? <path d={part.rim} className="figure-rim" /> : null}
-          <path d={part.d} className={`figure-${part.tone}${part.line ? ' figure-line' : ''}`} />
-        </g>
-      ))}
+      <Drawn figure={figure} />
       {HANDLES.map((handle) => (
         <Ring
           key={handle}
@@ -164,6 +153,20 @@ function Stage({
         />
       ))}
     </svg>
+  );
+}
+
+function Drawn({ figure }: { figure: ReturnType<typeof drawBody> }) {
+  return (
+    <>
+      <path d={figure.ground} className="figure-ground" />
+      {figure.parts.map((part, index) => (
+        <g key={`${index} ${part.tone}`}>
+          {part.rim ? <path d={part.rim} className="figure-rim" /> : null}
+          <path d={part.d} className={`figure-${part.tone}${part.line ? ' figure-line' : ''}`} />
+        </g>
+      ))}
+    </>
   );
 }
 
@@ -191,6 +194,11 @@ function Ring({ handle, at, nudge, grab }: RingProps) {
       <title>{handle}</title>
     </circle>
   );
+}
+
+/** Shares of stature to a pixel: the picture may be narrower than its box; what the browser did is the truth. */
+function unitOf(svg: SVGSVGElement): number {
+  return 1 / (svg.getScreenCTM()?.a ?? 1) / SCALE;
 }
 
 function inRoom(camera: Camera, right: number, up: number): Vec3 {

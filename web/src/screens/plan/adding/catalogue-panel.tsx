@@ -55,27 +55,19 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
     setQuery(next);
     setActive(0);
   };
-  /** Arrows choose, Enter adds and leaves the field ready for the next, Escape leaves. */
-  const onKey = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
-      event.preventDefault();
-      const next = Math.min(
-        found.length - 1,
-        Math.max(0, at + (event.key === 'ArrowDown' ? 1 : -1)),
-      );
+  const onKey = searchKeys({
+    choose: (by) => {
+      const next = Math.min(found.length - 1, Math.max(0, at + by));
       setActive(next);
       virtual.scrollToIndex(next);
-    } else if (event.key === 'Enter' && query.trim() !== '') {
-      event.preventDefault();
+    },
+    add: () => {
       const exercise = found[at];
       const { found: _found, ...how } = typed;
       if (exercise && addExercise(editor, exercise, at === 0 ? how : {})) search('');
-    } else if (event.key === 'Escape') {
-      event.preventDefault();
-      search('');
-      event.currentTarget.blur();
-    }
-  };
+    },
+    leave: () => search(''),
+  });
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <div className="flex flex-col gap-2.5 p-3">
@@ -92,9 +84,6 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
         <Filters on={on} onChange={setOn} />
       </div>
       <div ref={scroller} className="min-h-0 flex-1 overflow-y-auto px-3 pb-3">
-        {found.length === 0 ? (
-          <p className="p-2 text-soft">Nothing fits. Take a filter away or search another word.</p>
-        ) : null}
         <Cards
           searchId={searchId}
           found={found}
@@ -105,6 +94,26 @@ export function CataloguePanel({ day, searchId }: { day: string; searchId: strin
       </div>
     </div>
   );
+}
+
+interface SearchKeys {
+  choose: (by: 1 | -1) => void;
+  add: () => void;
+  leave: () => void;
+}
+
+/** Arrows choose, Enter adds and leaves the field ready for the next, Escape leaves. */
+function searchKeys({ choose, add, leave }: SearchKeys) {
+  return (event: KeyboardEvent<HTMLInputElement>) => {
+    const { key, currentTarget } = event;
+    if (key === 'ArrowDown' || key === 'ArrowUp') choose(key === 'ArrowDown' ? 1 : -1);
+    else if (key === 'Enter' && currentTarget.value.trim() !== '') add();
+    else if (key === 'Escape') {
+      leave();
+      currentTarget.blur();
+    } else return;
+    event.preventDefault();
+  };
 }
 
 /** What the words and the filters leave of the catalogue, and how it is to be done if that was typed. */
@@ -139,6 +148,11 @@ interface CardsProps {
 }
 
 function Cards({ searchId, found, chosen, rows, heightPx }: CardsProps) {
+  if (found.length === 0) {
+    return (
+      <p className="p-2 text-soft">Nothing fits. Take a filter away or search another word.</p>
+    );
+  }
   return (
     <ul
       id={`${searchId}-list`}
@@ -146,6 +160,9 @@ function Cards({ searchId, found, chosen, rows, heightPx }: CardsProps) {
       style={{ height: heightPx }}
       aria-label="Exercises"
     >
+      {found.length === 0 ? (
+        <li className="p-2 text-soft">Nothing fits. Take a filter away or search another word.</li>
+      ) : null}
       {rows.map((row) => {
         const exercise = found[row.index];
         return exercise ? (

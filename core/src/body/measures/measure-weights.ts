@@ -1,0 +1,209 @@
+import type { Body } from '../body.ts';
+import type { ContactPart } from '../contacts.ts';
+import { BODY_SIDES, type BodySide } from '../full-pose.ts';
+import { hingeAngle } from '../joint-angles.ts';
+import { ARM_MASS, HEAD_MASS, UPPER_MASS } from '../mass.ts';
+import { BODY_WEIGHT_N } from '../pulls.ts';
+import {
+  clamp,
+  dot,
+  FRONT,
+  RIGHT,
+  rotate,
+  subtract,
+  toDegrees,
+  unit,
+  UP,
+  type Vec3,
+} from '../space.ts';
+import type { Bend } from '../trunk-curve.ts';
+import { marginOf } from './margin.ts';
+import type { SideMeasure, WholeMeasure } from './measure-names.ts';
+import { LEG, LYING, PER_MILLE, RESTS, TOUCH, type SeenBody } from './seen-body.ts';
+
+/** Cosine of 30 degrees: a chest that is level within so much. */
+const LEVEL = 0.866;
+/** From here on a bend counts as one, in degrees: the low back sooner. */
+const BENT = { low: 6, other: 10 } as const;
+/** What loads a bent back: weight through it, or what its joint holds with nothing resting above. */
+const LOADED = { axial: 0.18, moment: 45 } as const;
+
+const FROM_LOW: readonly ContactPart[] = [
+  'waist',
+  'ribs',
+  'shoulders',
+  'head',
+  'upper arms',
+  'elbows',
+  'hands',
+];
+const ABOVE: Record<'low' | 'mid' | 'up', readonly ContactPart[]> = {
+  low: FROM_LOW,
+  mid: FROM_LOW.slice(1),
+  up: FROM_LOW.slice(2),
+};
+
+/** What is made of the weight: on hands and belly, through the back, held by neck and legs. */
+export function weights(seen: SeenBody): Partial<Record<WholeMeasure, number>> {
+  const { body, statics, share, chestUp, back } = seen;
+  const plumb = Math.abs(rotate(body.lowTurn, UP)[1]);
+  const axial = Math.abs(UPPER_MASS - share(FROM_LOW)) * plumb;
+  const lifted = isChestLifted(seen);
+  const moments = {
+    low: statics.moments.lowBack,
+    mid: statics.moments.midBack,
+    up: statics.moments.highBack,
+  };
+  const loaded = (part: 'low' | 'mid' | 'up', orLifted: boolean): boolean =>
+    axial >= LOADED.axial ||
+    (orLifted && lifted) ||
+    (share(ABOVE[part]) <= RESTS && moments[part] * PER_MILLE >= LOADED.moment);
+  const most = (bendOf: (bend: Bend) => number, orLifted: boolean): number =>
+    Math.max(
+      0,
+      ...(['low', 'mid', 'up'] as const).map((part) => {
+        const bend = bendOf(back[part]);
+        const isBent = bend >= (part === 'low' ? BENT.low : BENT.other);
+        return isBent && loaded(part, orLifted) ? bend : 0;
+      }),
+    );
+  const legs = freeLegs(seen);
+  const [right, left] = BODY_SIDES.map((side) => share(LEG, side));
+  const head = share(['head']);
+  return {
+    wrist: BODY_SIDES.reduce((sum, side) => sum + wristOf(seen, side), 0),
+    axial,
+    legs,
+    belly: bellyOf(seen, legs, lifted),
+    legUneven: Math.abs((right ?? 0) - (left ?? 0)),
+    neckFree:
+      statics.moments.neck * PER_MILLE +
+      (head <= TOUCH && lifted && back.neck.round > CURLED ? CURL : 0),
+    neckWeight: Math.max(0, seen.pressed(['head']) - HEAD_MASS),
+    bellyPress:
+      chestUp < -LYING && seen.pelvisUp < -LYING ? seen.pressed(['pelvis', 'waist', 'ribs']) : 0,
+    flat: chestUp >= LEVEL ? 1 : 0,
+    loadedRound: most(({ round }) => round, false),
+    loadedArch: most(({ round }) => -round, false),
+    loadedSide: most(({ side }) => Math.abs(side), true),
+    loadedTurn: most(({ turn }) => Math.abs(turn), true),
+    margin: marginOf(statics),
+  };
+}
+
+/** A neck rounded this far under a lifted chest works in front besides, by so much: degrees, ‰. */
+const CURLED = 10;
+const CURL = 9;
+
+/** Curled up from lying: the low trunk rests, the blades do not. */
+function isChestLifted({ pelvisUp, share, pressed }: SeenBody): boolean {
+  const isDown = share(['shoulders']) > RESTS || pressed(['head']) > TOUCH;
+  return pelvisUp > LYING && share(['waist', 'ribs']) > RESTS && !isDown;
+}
+
+const HELD_LEG: ReadonlySet<string> = new Set([
+  'thigh',
+  'back of thigh',
+  'knee',
+  'shin',
+  'ankle',
+  'foot',
+]);
+const HELD_OTHER: ReadonlySet<string> = new Set(['other thigh', 'other knee', 'other foot']);
+
+function isLegHeld({ body, statics }: SeenBody, side: BodySide): boolean {
+  const other = side === 'right' ? 'left' : 'right';
+  return (
+    HELD_LEG.has(body.pose[side].arm.hand ?? '') ||
+    HELD_OTHER.has(body.pose[other].arm.hand ?? '') ||
+    statics.pulls.some((pull) => pull.part === 'feet' && pull.side === side)
+  );
+}
+
+/** Of a free leg, what counts while the other foot stands. Common practice. */
+const OTHER_DOWN = 0.4;
+
+function freeLegs(seen: SeenBody): number {
+  const { statics, down } = seen;
+  const free = BODY_SIDES.filter((side) => !down.includes(side) && !isLegHeld(seen, side));
+  const pull = free.reduce((sum, side) => sum + Math.max(0, statics.byFront.hip[side]), 0);
+  return pull * PER_MILLE * (free.length === 1 ? OTHER_DOWN : 1);
+}
+
+/** ‰ that the belly holds of a chest lifted from lying, less with a heavy head in the hands; of hips it lifts alone. */
+const BELLY = { chest: 20, chestInHands: 10, lowCurl: 40, hips: 60 } as const;
+
+function bellyOf(seen: SeenBody, legs: number, lifted: boolean): number {
+  const { statics, share, back, pelvisUp, body } = seen;
+  const hangs = share(['waist', 'ribs', 'shoulders']) <= RESTS;
+  const held = hangs ? Math.max(0, statics.byFront.lowBack * PER_MILLE) : 0;
+  const inHands = BODY_SIDES.some((side) => body.pose[side].arm.hand === 'head');
+  const low = back.mid.round + back.up.round < BELLY.lowCurl;
+  const chest = lifted ? (inHands && low ? BELLY.chestInHands : BELLY.chest) : 0;
+  const hips =
+    pelvisUp > LYING &&
+    share(['shoulders']) > RESTS &&
+    share(['pelvis', ...LEG]) <= TOUCH &&
+    !BODY_SIDES.some((side) => isLegHeld(seen, side))
+      ? BELLY.hips
+      : 0;
+  return Math.max(held, legs, chest, hips);
+}
+
+/** Degrees of a palm bent back that a wrist takes without asking, and those over which that ends. */
+const WRIST = { free: 30, over: 60 } as const;
+
+function wristOf({ body, pressed }: SeenBody, side: BodySide): number {
+  const { elbow, wrist, hand } = body[side];
+  const bentBack = toDegrees(
+    Math.acos(clamp(dot(unit(subtract(wrist, elbow)), unit(subtract(hand, wrist))), -1, 1)),
+  );
+  return pressed(['hands'], side) * clamp((bentBack - WRIST.free) / WRIST.over, 0, 1);
+}
+
+/** Of the weight on a leg from which its knee carries. */
+const KNEE_CARRIES = 0.1;
+/** Sine of 60 degrees: a trunk rolled onto its side. */
+const ON_SIDE = 0.866;
+
+/** The front of the knee, between those of thigh and shank, looks down. */
+function isOnKneecap(body: Body, side: BodySide): boolean {
+  const { thigh, shank } = body[side];
+  return rotate(thigh, FRONT)[1] + rotate(shank, FRONT)[1] < -LYING;
+}
+
+/** What one side carries. */
+export function bearing(seen: SeenBody, side: BodySide): Partial<Record<SideMeasure, number>> {
+  const { body, statics, share, pressed } = seen;
+  const limbs = body[side];
+  const onSide = (turn: Body['highTurn']) => Math.abs(rotate(turn, RIGHT)[1]) > ON_SIDE;
+  const under = (place: Vec3, other: Vec3) => place[1] < other[1];
+  const other = body[side === 'right' ? 'left' : 'right'];
+  const carries =
+    share(['feet', 'toes', 'knees'], side) >= KNEE_CARRIES ||
+    statics.pulls.some((pull) => pull.part === 'feet' && pull.side === side);
+  // An upper arm that lies on the ground is lain on; hand and forearm prop.
+  const onArm = Math.max(0, pressed(['elbows', 'hands'], side) - ARM_MASS);
+  const rests = share(['upper arms', 'elbows', 'hands'], side) >= ARM_MASS / 2;
+  const elevation = toDegrees(
+    Math.acos(clamp(dot(rotate(limbs.upperArm, UP), rotate(body.highTurn, UP)), -1, 1)),
+  );
+  const strap = statics.pulls.find((pull) => pull.part === 'hands' && pull.side === side);
+  const force = strap ? Math.hypot(...strap.force) * BODY_WEIGHT_N : 0;
+  return {
+    elbows: pressed(['elbows'], side),
+    kneecaps: isOnKneecap(body, side) ? pressed(['knees'], side) : 0,
+    sideShoulder:
+      onSide(body.highTurn) && under(limbs.shoulder, other.shoulder)
+        ? pressed(['shoulders', 'upper arms'])
+        : 0,
+    sideHip: onSide(body.pelvisTurn) && under(limbs.hip, other.hip) ? pressed(['pelvis']) : 0,
+    kneeBendLoaded: carries ? hingeAngle(limbs.thigh, limbs.shank) : 0,
+    armHigh: !rests || onArm >= KNEE_CARRIES ? elevation : 0,
+    shoulderLoad: onArm,
+    hang: strap
+      ? Math.max(0, dot(strap.force, unit(subtract(limbs.hand, limbs.shoulder)))) * BODY_WEIGHT_N
+      : 0,
+    grip: force,
+  };
+}
