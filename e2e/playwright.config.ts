@@ -20,6 +20,8 @@ export default defineConfig({
     baseURL: urls[Number(process.env.TEST_PARALLEL_INDEX ?? 0) % urls.length] ?? '',
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
+    // Pictures that move are drawn by the processor here; a journey about motion asks for it.
+    contextOptions: { reducedMotion: 'reduce' },
     // A trace of every step doubles the time; ask for it when a journey fails.
     trace: process.env.WRENFERN_TRACE ? 'retain-on-failure' : 'off',
     launchOptions: {

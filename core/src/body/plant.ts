@@ -5,6 +5,7 @@ import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import { BALL, barPlace, BOARD_HEIGHT } from './machine.ts';
 import { bendTo } from './reach.ts';
 import { LENGTH } from './body-segments.ts';
+import { THICKNESS } from './solids.ts';
 import {
   about,
   add,
@@ -129,7 +130,9 @@ function plantFoot(body: Body, side: BodySide, leg: LegPose): Partial<Limbs> {
     pole,
     -1,
   );
-  const flat = leg.foot === 'lying' ? lower : (target.sole ?? fromHeading(turned, UP));
+  // A foot that lies, on the floor or on the other, goes on from its shank.
+  const lies = leg.foot === 'lying' || leg.foot === 'other foot';
+  const flat = lies ? lower : (target.sole ?? fromHeading(turned, UP));
   const foot = compose(flat, about(RIGHT, -(target.point ?? 0)));
   return {
     knee: middle,
@@ -179,6 +182,8 @@ function footTarget(body: Body, side: BodySide, leg: LegPose, below: Vec3): Foot
         ankle: add(mix(other.knee, other.ankle, 0.6), [0, 0.02, sign * 0.03]),
         point: 40,
       };
+    case 'other foot':
+      return { ankle: add(other.ankle, [0, 2 * THICKNESS.ankle, 0]), point };
     case 'other knee':
       return {
         ankle: add(mix(other.hip, other.knee, 0.86), rotate(body.pelvisTurn, [0.05, 0, 0])),

@@ -71,6 +71,7 @@ const FootTarget = z.enum([
   'wall',
   'other calf',
   'other knee',
+  'other foot',
 ]);
 
 /**

@@ -10,15 +10,11 @@ beforeAll(async () => {
   highs = await highsLoader();
 });
 
-/** Twenty instances that the solver is done with in a second or two; others take it a minute. */
+/** Instances that the solver is done with in a second or two; others take it a minute (`bench/search.ts`). */
 const SEEDS = [
-  ...[204, 205, 207, 210, 221, 222, 227, 230, 239, 252, 259, 266, 288].map((seed) => ({
-    seed,
-    count: 7,
-  })),
-  ...[300, 304, 308, 311, 322].map((seed) => ({ seed, count: 8 })),
+  ...[205, 210, 221, 222, 227, 230, 239].map((seed) => ({ seed, count: 7 })),
+  ...[304, 311].map((seed) => ({ seed, count: 8 })),
   { seed: 419, count: 9 },
-  { seed: 515, count: 10 },
 ];
 
 describe('an integer program of the same costs', () => {

@@ -61,7 +61,7 @@ export const side: Record<string, Pose> = {
   'clam-open': {
     shape: 'clam-closed',
     name: 'lying on the side, knees bent, top knee opened',
-    leftLeg: { flex: 40, out: 34, turn: 34, bend: 92, point: 10 },
+    leftLeg: { foot: 'other foot', knee: [0.72, 0, 0.7], point: 10 },
   },
   'clam-lifted': {
     shape: 'clam-closed',

@@ -78,7 +78,11 @@ export const supine: Record<string, Pose> = {
     name: 'lying, knees bent, arms overhead',
     arms: OVERHEAD,
   },
-  'supine-t': { shape: 'supine-bent', name: 'lying, knees bent, arms wide', arms: { flex: -60, out: 80, turn: 60 } },
+  'supine-t': {
+    shape: 'supine-bent',
+    name: 'lying, knees bent, arms wide',
+    arms: { flex: -60, out: 80, turn: 60 },
+  },
   'supine-one-90': { shape: 'supine-bent', name: 'lying, one leg at 90/90', rightLeg: TABLE },
   'supine-90': { shape: 'supine-bent', name: 'lying, both legs at 90/90', legs: TABLE },
   'supine-90-arms-up': {
