@@ -127,7 +127,7 @@ export const reformer: Record<string, Pose> = {
     arms: TO_CEILING,
     machine: {
       middle: -0.1,
-      bar: 'behind',
+      bar: 'ahead',
       box: 'long',
       straps: 'hands',
       height: 'off',
