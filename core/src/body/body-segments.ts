@@ -87,8 +87,9 @@ export const LENGTH = {
   ankleHeight: 0.039,
 } as const;
 
-/** Half the distance between the two hips, and the two shoulders. */
-/** Metres: of whom is told in metres where nobody is named. A middle stature, common practice. */
-export const STATURE_M = 1.75;
+/** Of whom is told in metres and newtons where nobody is named: a middle body, common practice. */
+export const STATURE_M = 1.7;
+export const MASS_KG = 65;
 
+/** Half the distance between the two hips, and the two shoulders. */
 export const HALF_WIDTH = { hips: 0.052, shoulders: 0.1 } as const;

@@ -140,7 +140,7 @@ function balanceSentences(option: Option, exercise: Exercise): string[] {
   );
 }
 
-/** Nearly five centimetres on a body of 1.75 m: two, and what flesh and a soft prop give. */
+/** Nearly five centimetres on a middle body: two, and what flesh and a soft prop give. */
 const TOUCHING = 0.028;
 
 function propSentences(option: Option): string[] {

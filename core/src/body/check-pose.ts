@@ -14,7 +14,7 @@ export interface PoseFault {
   sentence: string;
 }
 
-/** Two centimetres on a body of 1.75 m. */
+/** Two centimetres on a middle body. */
 const TOLERANCE = 0.012;
 /** An arm out to the side by more than this has its lift measured about another line: that is not checked. */
 const LIFTED_ASIDE_DEG = 60;

@@ -25,7 +25,7 @@ export interface Contact extends BodyPart {
   firmness: number;
 }
 
-/** Two centimetres on a body of 1.75 m. */
+/** Two centimetres on a middle body. */
 const NEAR = 0.012;
 /** A body on its way between two poses may be drawn so far into the floor, and lies on it. */
 const SUNK = 0.05;

@@ -1,7 +1,7 @@
 import type { MachinePose } from '../movement/pose.ts';
 
 /**
- * The reformer and the large ball as a body meets them, in shares of a stature of 1.70 m.
+ * The reformer and the large ball as a body meets them, in shares of stature (`STATURE_M`).
  * Heights count from the carriage's top. Sizes are those of common machines, rounded; a studio's
  * own differ and makers' instructions come first.
  */

@@ -42,7 +42,7 @@ export function describeOption(option: Option): string {
   return [distinct.join('; then '), ...props].join(', ');
 }
 
-/** Metres that a person of 1.75 m needs; never less than a mat. */
+/** Metres that a middle body needs; never less than a mat. */
 export interface FloorSpace {
   lengthM: number;
   widthM: number;

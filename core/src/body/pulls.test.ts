@@ -18,7 +18,7 @@ describe('straps and bar', () => {
   /** Free-body of the carriage: each strap holds it where it is fixed and by the rider's hand. */
   it('a strap carries a quarter of the springs to a rider on the carriage', () => {
     const laid = body('straps-arms');
-    const out = (laid.pose.machine?.out ?? NaN) * 1.75;
+    const out = (laid.pose.machine?.out ?? NaN) * 1.7;
     const pulls = pullsOf(laid, springs);
     expect(pulls).toHaveLength(2);
     for (const { force } of pulls)
@@ -28,7 +28,7 @@ describe('straps and bar', () => {
   it('two feet on the bar share the whole of it, away from the bar', () => {
     const laid = body('carriage-out');
     const pulls = pullsOf(laid, springs);
-    const out = (laid.pose.machine?.out ?? NaN) * 1.75;
+    const out = (laid.pose.machine?.out ?? NaN) * 1.7;
     expect(pulls.map(({ by }) => by)).toEqual(['bar', 'bar']);
     const sum = pulls.reduce((all, { force }) => all + newtons(force), 0);
     expect(sum).toBeCloseTo(springForceN(springs, out), 3);

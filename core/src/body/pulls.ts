@@ -1,6 +1,7 @@
 import type { MachineSetting } from '../movement/exercise.ts';
 import type { Body } from './body.ts';
-import { STATURE_M } from './body-segments.ts';
+import { MASS_KG, STATURE_M } from './body-segments.ts';
+import { toNewtons } from './gravity.ts';
 import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import { barPlace, pulleyPlace } from './machine.ts';
 import { scale, subtract, unit, type Vec3 } from './space.ts';
@@ -15,8 +16,8 @@ export interface Pull {
   force: Vec3;
 }
 
-/** Newtons of a body of 65 kg, for shares where nobody is named. A middle mass, common practice. */
-export const BODY_WEIGHT_N = 65 * 9.81;
+/** Newtons, for shares where nobody is named. */
+export const BODY_WEIGHT_N = toNewtons(MASS_KG);
 
 /**
  * Of the springs' force. A strap runs from the carriage over the frame's pulley to a rider on that carriage,

@@ -11,6 +11,7 @@ import {
 } from './mass.ts';
 import type { Build } from './body-segments.ts';
 import type { Body } from './body.ts';
+import { toNewtons } from './gravity.ts';
 import { pullsOf, type Pull } from './pulls.ts';
 import { dot, RIGHT, rotate, type Turn, type Vec3 } from './space.ts';
 import { shareWeight, type Held, type Support } from './supports.ts';
@@ -209,9 +210,6 @@ function shareOn(supports: readonly Support[], part: ContactPart): number {
   );
 }
 
-/** Metres per second squared. */
-const GRAVITY = 9.81;
-
 export function toNewtonMetres(moment: number, massKg: number, statureM: number): number {
-  return moment * massKg * GRAVITY * statureM;
+  return moment * toNewtons(massKg) * statureM;
 }

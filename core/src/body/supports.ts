@@ -83,7 +83,7 @@ export function shareWeight(
   return { supports, balanced: isBalanced(supports, burden) };
 }
 
-/** A centimetre and a half of lever, on a body of 1.75 m. */
+/** A centimetre and a half of lever, on a middle body. */
 const BALANCED_WITHIN = 0.009;
 /** Of body weight: rounding of the shares. */
 const CARRIED_WITHIN = 0.02;

@@ -1,6 +1,6 @@
 import type { BackPart } from '../trunk-curve.ts';
 
-/** Shares of body weight, degrees, thousandths of weight × stature, centimetres on 1.70 m, newtons, a share. */
+/** Shares of body weight, degrees, thousandths of weight × stature, centimetres, newtons, a share. */
 export type MeasureUnit = 'w' | '°' | '‰' | 'cm' | 'N' | 'share';
 
 /** What is measured once for a body. */

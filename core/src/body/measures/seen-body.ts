@@ -1,13 +1,14 @@
 import type { Body } from '../body.ts';
 import type { ContactPart } from '../contacts.ts';
+import { STATURE_M } from '../body-segments.ts';
 import { BODY_SIDES, type BodySide } from '../full-pose.ts';
 import { ballJointAngles } from '../joint-angles.ts';
 import { FRONT, rotate } from '../space.ts';
 import type { Statics } from '../statics.ts';
 import { trunkCurve, type BackPart, type Bend } from '../trunk-curve.ts';
 
-/** Centimetres of a stature of 1.70 m. */
-export const CM = 170;
+/** Centimetres of a share of stature. */
+export const CM = STATURE_M * 100;
 export const PER_MILLE = 1000;
 /** Less of the weight than this is a touch. */
 export const TOUCH = 0.01;

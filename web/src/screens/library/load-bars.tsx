@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { optionLoadOf, type OptionLoad, type LoadPart } from '@wrenfern/core/body/option-load';
+import { MASS_KG, STATURE_M } from '@wrenfern/core/body/body-segments';
 import { bodiesOf } from '@wrenfern/core/body/option-body';
 import { springForceN, strapForceN } from '@wrenfern/core/body/springs';
 import { toNewtonMetres, weigh } from '@wrenfern/core/body/statics';
@@ -17,7 +18,7 @@ const PART_WORDS: Record<LoadPart['name'], string> = {
 };
 
 /** The person whose newton metres are told, as an example. */
-const EXAMPLE = { massKg: 65, statureM: 1.7 };
+const EXAMPLE = { massKg: MASS_KG, statureM: STATURE_M };
 
 /** What an option asks by the body model, part by part, and why. */
 export function LoadBars({ option, before }: { option: Option; before: Option | undefined }) {
