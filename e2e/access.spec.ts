@@ -141,7 +141,7 @@ async function expectToFit(page: Page, width: number, height: number): Promise<v
 test('any screen is readable to everybody in both themes, and fits a tablet and a phone', async ({
   page,
 }) => {
-  test.setTimeout(300_000); // every screen in one visit
+  test.setTimeout(600_000); // every screen in one visit
   await page.goto('/sign-in');
   await expect(page.getByLabel('Email')).toBeVisible();
   await expectReadable(page);

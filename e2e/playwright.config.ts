@@ -11,9 +11,9 @@ const urls = (
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
-  timeout: 150_000,
+  timeout: 300_000,
   // Two cores run two browsers, two servers and their database at once.
-  expect: { timeout: 15_000 },
+  expect: { timeout: 30_000 },
   workers: urls.length,
   reporter: [['list'], ['json']],
   use: {
