@@ -6,6 +6,7 @@ import { fullPose } from './shapes/index.ts';
 import type { Body } from './body.ts';
 import { distance, dot, FRONT, rotate, toDegrees, type Vec3, UP } from './space.ts';
 import { ARM_MASS } from './mass.ts';
+import { isLegInHand } from './held-legs.ts';
 import { springForceN } from './springs.ts';
 import { weigh, type Statics } from './statics.ts';
 
@@ -223,25 +224,12 @@ function legLever(
 }
 
 type Hold = ArmPose['hand'];
-/** Hands on the leg of their own side, on the leg of the other, and holds that spare the neck. */
-const OWN_LEG: ReadonlySet<Hold> = new Set([
-  'thigh',
-  'back of thigh',
-  'knee',
-  'shin',
-  'ankle',
-  'foot',
-] as const);
-const OTHER_LEG: ReadonlySet<Hold> = new Set(['other thigh', 'other knee', 'other foot'] as const);
-/** A forearm carries no head; it is counted all the same, because the ladders were set with it. */
+/** Holds that spare the neck. A forearm carries no head; it is counted all the same, because the ladders were set with it. */
 const SPARES_NECK: ReadonlySet<Hold> = new Set(['head', 'forehead', 'ear', 'forearm'] as const);
 
 function isHeld(body: Body | undefined, side: 'right' | 'left'): boolean {
   if (!body) return false;
-  const own = body.pose[side].arm.hand;
-  const other = body.pose[side === 'right' ? 'left' : 'right'].arm.hand;
-  const strap = body.pose.machine?.straps === 'feet';
-  return strap || OWN_LEG.has(own) || OTHER_LEG.has(other);
+  return body.pose.machine?.straps === 'feet' || isLegInHand(body, side);
 }
 
 /**

@@ -1,5 +1,6 @@
 import type { MachineSetting } from '../movement/exercise.ts';
 import { contactsOf, type BodyPart, type Contact, type ContactPart } from './contacts.ts';
+import { ARM, LEG, SHANK, UPWARD } from './contact-parts.ts';
 import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import {
   armMasses,
@@ -161,12 +162,6 @@ function loadsOf(body: Body, pulls: readonly Pull[], build: Build): Record<Joint
     neck: load(body.neck, [head], isOf(['head'])),
   };
 }
-
-const SHANK: readonly ContactPart[] = ['calves', 'feet', 'toes'];
-const LEG: readonly ContactPart[] = ['thighs', 'knees', ...SHANK];
-const ARM: readonly ContactPart[] = ['upper arms', 'elbows', 'hands'];
-/** From the low back up. */
-const UPWARD: readonly ContactPart[] = ['waist', 'ribs', 'shoulders', 'head', ...ARM];
 
 function isOf(parts: readonly ContactPart[], side?: BodySide): (part: BodyPart) => boolean {
   return ({ part, side: own }) => parts.includes(part) && (side === undefined || own === side);

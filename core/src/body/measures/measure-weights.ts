@@ -1,6 +1,8 @@
 import type { Body } from '../body.ts';
 import type { ContactPart } from '../contacts.ts';
 import { BODY_SIDES, type BodySide } from '../full-pose.ts';
+import { LEG, UPWARD } from '../contact-parts.ts';
+import { isLegInHand } from '../held-legs.ts';
 import { hingeAngle } from '../joint-angles.ts';
 import { ARM_MASS, HEAD_MASS, UPPER_MASS } from '../mass.ts';
 import { BODY_WEIGHT_N } from '../pulls.ts';
@@ -19,7 +21,7 @@ import {
 import type { Bend } from '../trunk-curve.ts';
 import { marginOf } from './margin.ts';
 import type { SideMeasure, WholeMeasure } from './measure-names.ts';
-import { LEG, LYING, PER_MILLE, RESTS, TOUCH, type SeenBody } from './seen-body.ts';
+import { LYING, PER_MILLE, RESTS, TOUCH, type SeenBody } from './seen-body.ts';
 
 /** Cosine of 30 degrees: a chest that is level within so much. */
 const LEVEL = 0.866;
@@ -28,26 +30,17 @@ const BENT = { low: 6, other: 10 } as const;
 /** What loads a bent back: weight through it, or what its joint holds with nothing resting above. */
 const LOADED = { axial: 0.18, moment: 45 } as const;
 
-const FROM_LOW: readonly ContactPart[] = [
-  'waist',
-  'ribs',
-  'shoulders',
-  'head',
-  'upper arms',
-  'elbows',
-  'hands',
-];
 const ABOVE: Record<'low' | 'mid' | 'up', readonly ContactPart[]> = {
-  low: FROM_LOW,
-  mid: FROM_LOW.slice(1),
-  up: FROM_LOW.slice(2),
+  low: UPWARD,
+  mid: UPWARD.slice(1),
+  up: UPWARD.slice(2),
 };
 
 /** What is made of the weight: on hands and belly, through the back, held by neck and legs. */
 export function weights(seen: SeenBody): Partial<Record<WholeMeasure, number>> {
   const { body, statics, share, chestUp, back } = seen;
   const plumb = Math.abs(rotate(body.lowTurn, UP)[1]);
-  const axial = Math.abs(UPPER_MASS - share(FROM_LOW)) * plumb;
+  const axial = Math.abs(UPPER_MASS - share(UPWARD)) * plumb;
   const lifted = isChestLifted(seen);
   const moments = {
     low: statics.moments.lowBack,
@@ -101,21 +94,9 @@ function isChestLifted({ pelvisUp, share, pressed }: SeenBody): boolean {
   return pelvisUp > LYING && share(['waist', 'ribs']) > RESTS && !isDown;
 }
 
-const HELD_LEG: ReadonlySet<string> = new Set([
-  'thigh',
-  'back of thigh',
-  'knee',
-  'shin',
-  'ankle',
-  'foot',
-]);
-const HELD_OTHER: ReadonlySet<string> = new Set(['other thigh', 'other knee', 'other foot']);
-
 function isLegHeld({ body, statics }: SeenBody, side: BodySide): boolean {
-  const other = side === 'right' ? 'left' : 'right';
   return (
-    HELD_LEG.has(body.pose[side].arm.hand ?? '') ||
-    HELD_OTHER.has(body.pose[other].arm.hand ?? '') ||
+    isLegInHand(body, side) ||
     statics.pulls.some((pull) => pull.part === 'feet' && pull.side === side)
   );
 }
@@ -161,8 +142,8 @@ function wristOf({ body, pressed }: SeenBody, side: BodySide): number {
   return pressed(['hands'], side) * clamp((bentBack - WRIST.free) / WRIST.over, 0, 1);
 }
 
-/** Of the weight on a leg from which its knee carries. */
-const KNEE_CARRIES = 0.1;
+/** Of the weight, from which a leg or an arm carries. */
+const CARRIES = 0.1;
 /** Sine of 60 degrees: a trunk rolled onto its side. */
 const ON_SIDE = 0.866;
 
@@ -180,7 +161,7 @@ export function bearing(seen: SeenBody, side: BodySide): Partial<Record<SideMeas
   const under = (place: Vec3, other: Vec3) => place[1] < other[1];
   const other = body[side === 'right' ? 'left' : 'right'];
   const carries =
-    share(['feet', 'toes', 'knees'], side) >= KNEE_CARRIES ||
+    share(['feet', 'toes', 'knees'], side) >= CARRIES ||
     statics.pulls.some((pull) => pull.part === 'feet' && pull.side === side);
   // An upper arm that lies on the ground is lain on; hand and forearm prop.
   const onArm = Math.max(0, pressed(['elbows', 'hands'], side) - ARM_MASS);
@@ -199,7 +180,7 @@ export function bearing(seen: SeenBody, side: BodySide): Partial<Record<SideMeas
         : 0,
     sideHip: onSide(body.pelvisTurn) && under(limbs.hip, other.hip) ? pressed(['pelvis']) : 0,
     kneeBendLoaded: carries ? hingeAngle(limbs.thigh, limbs.shank) : 0,
-    armHigh: !rests || onArm >= KNEE_CARRIES ? elevation : 0,
+    armHigh: !rests || onArm >= CARRIES ? elevation : 0,
     shoulderLoad: onArm,
     hang: strap
       ? Math.max(0, dot(strap.force, unit(subtract(limbs.hand, limbs.shoulder)))) * BODY_WEIGHT_N

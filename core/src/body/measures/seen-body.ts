@@ -1,5 +1,6 @@
 import type { Body } from '../body.ts';
 import type { ContactPart } from '../contacts.ts';
+import { LEG } from '../contact-parts.ts';
 import { STATURE_M } from '../body-segments.ts';
 import { BODY_SIDES, type BodySide } from '../full-pose.ts';
 import { ballJointAngles } from '../joint-angles.ts';
@@ -31,8 +32,6 @@ export interface SeenBody {
 
 /** Sine of 18 degrees: what looks up more lies on its back. */
 export const LYING = 0.3;
-
-export const LEG: readonly ContactPart[] = ['thighs', 'knees', 'calves', 'feet', 'toes'];
 
 /** The legs that touch something, however little it carries. */
 export function legsDown({ supports }: Statics): BodySide[] {
