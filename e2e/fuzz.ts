@@ -22,11 +22,11 @@ const { values } = parseArgs({
   },
 });
 const wanted = Number(values.requests);
-const SLOW_MS = 2_000;
 const AT_ONCE = 4;
 const FIRST_PORT = 34_700;
+/** Not a measure of speed: whoever has no answer by then has none. */
+const GIVE_UP_MS = 30_000;
 /** A stream never ends by itself. */
-const GIVE_UP_MS = 8_000;
 const STREAM_MS = 250;
 
 const folder = mkdtempSync(join(tmpdir(), 'wf-'));
@@ -206,7 +206,7 @@ async function send(request: Fuzzed, isAgain = false): Promise<Told> {
 }
 
 const bad: Told[] = [];
-let [sent, slow] = [0, 0];
+let [sent, slowestMs] = [0, 0];
 const statuses = new Map<number, number>();
 try {
   const all = fc.sample(anyRequest, { seed: Number(values.seed), numRuns: wanted });
@@ -214,8 +214,8 @@ try {
     const told = await Promise.all(all.splice(0, AT_ONCE).map((each) => send(each)));
     sent += told.length;
     for (const { status } of told) statuses.set(status, (statuses.get(status) ?? 0) + 1);
-    slow += told.filter(({ tookMs }) => tookMs > SLOW_MS).length;
-    bad.push(...told.filter(({ status, tookMs }) => status >= 500 || tookMs > SLOW_MS));
+    slowestMs = Math.max(slowestMs, ...told.map(({ tookMs }) => tookMs));
+    bad.push(...told.filter(({ status }) => status >= 500));
   }
   for (const { request, status, tookMs } of bad.slice(0, 10)) {
     const { route, ids, query, body } = request;
@@ -225,10 +225,11 @@ try {
   }
   const answered = [...statuses].sort(([a], [b]) => a - b).map((each) => each.join(': '));
   process.stdout.write(`answered ${answered.join(', ')}\n`);
-  const failed = bad.filter(({ status }) => status >= 500).length;
   for (const line of app.faults().slice(0, 5)) process.stdout.write(`${line.slice(0, 600)}\n`);
-  process.stdout.write(`${sent} requests, ${failed} answered 5xx, ${slow} over 2 s\n`);
-  process.exitCode = failed + slow === 0 && sent > 0 ? 0 : 1;
+  process.stdout.write(
+    `${sent} requests, ${bad.length} answered 5xx or not at all, the slowest in ${Math.round(slowestMs)} ms\n`,
+  );
+  process.exitCode = bad.length === 0 && sent > 0 ? 0 : 1;
 } finally {
   await app.stop();
   await maria.stop();

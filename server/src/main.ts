@@ -29,10 +29,14 @@ async function main(): Promise<void> {
   const upgrading = connect(config.databaseUrl, 0);
   await migrate(upgrading);
   await upgrading.close();
-  const noted = (what: string) => (error: unknown) =>
-    log.error({ err: withoutValues(error) }, what);
+  const noted = (what: string, level: 'error' | 'warn' = 'error') => {
+    return (error: unknown) => log[level]({ err: withoutValues(error) }, what);
+  };
   const stopCleaning = keepCleaning(noted('cleaning up failed'));
-  const workers = createWorkers(workerFile(), noted('a class was not worked out'));
+  const workers = createWorkers(workerFile(), {
+    onLate: noted('a class was not worked out in time', 'warn'),
+    onFault: noted('a class was not worked out'),
+  });
   const follower = createFollower(noted('following classes failed'));
   const app = createApp({ ...config, database, log, workers, follower });
   const server = config.tls ? createTlsServer(config.tls, app) : createServer(app);

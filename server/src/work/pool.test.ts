@@ -6,9 +6,13 @@ import { createWorkers } from './pool.ts';
 import { readinessOf, type ReadinessInput } from './readiness.ts';
 
 const faults: unknown[] = [];
-const workers = createWorkers(new URL('./readiness-worker.ts', import.meta.url), (error) =>
-  faults.push(error),
-);
+const late: unknown[] = [];
+const file = new URL('./readiness-worker.ts', import.meta.url);
+const told = {
+  onFault: (error: unknown) => faults.push(error),
+  onLate: (error: unknown) => late.push(error),
+};
+const workers = createWorkers(file, told);
 afterAll(() => workers.stop());
 
 const input: ReadinessInput = {
@@ -40,6 +44,15 @@ describe('the pool', () => {
     expect(await workers.readiness(broken)).toBeUndefined();
     expect(faults).toHaveLength(1);
     await workers.readiness(broken);
+    expect(faults).toHaveLength(2);
+    expect(late).toEqual([]);
+  });
+
+  it('is not at fault when there was no time', async () => {
+    const hurried = createWorkers(file, { ...told, deadlineMs: 1 });
+    expect(await hurried.readiness(input)).toBeUndefined();
+    await hurried.stop();
+    expect(late).toHaveLength(1);
     expect(faults).toHaveLength(2);
   });
 });

@@ -4,7 +4,6 @@ import { LRUCache } from 'lru-cache';
 import { Piscina } from 'piscina';
 import type { Readiness, ReadinessInput } from './readiness.ts';
 
-/** Longer, and the card says that it is not worked out: the page is there all the same. */
 const DEADLINE_MS = 5_000;
 /** Asked for and not begun; more than this is refused. */
 const MOST_WAITING = 200;
@@ -16,8 +15,17 @@ export interface Workers {
   stop: () => Promise<void>;
 }
 
+interface Options {
+  /** The machine had no time for it, which is no fault of the class's or of ours. */
+  onLate: (error: unknown) => void;
+  onFault: (error: unknown) => void;
+  /** Longer, and the card says that it is not worked out: the page is there all the same. */
+  deadlineMs?: number;
+}
+
 /** Analysis beside the main thread, each answer kept by everything it follows from. */
-export function createWorkers(file: URL, onFault: (error: unknown) => void): Workers {
+export function createWorkers(file: URL, options: Options): Workers {
+  const { onLate, onFault, deadlineMs = DEADLINE_MS } = options;
   const pool = new Piscina<ReadinessInput, Readiness>({
     filename: file.href,
     minThreads: 1,
@@ -33,11 +41,12 @@ export function createWorkers(file: URL, onFault: (error: unknown) => void): Wor
       const known = kept.get(key);
       if (known) return known;
       const answer = pool
-        .run(input, { signal: AbortSignal.timeout(DEADLINE_MS) })
+        .run(input, { signal: AbortSignal.timeout(deadlineMs) })
         .catch((error: unknown) => {
           // Not kept: the next one who asks may be luckier.
           kept.delete(key);
-          onFault(error);
+          if (isLate(error)) onLate(error);
+          else onFault(error);
           return undefined;
         });
       kept.set(key, answer);
@@ -45,4 +54,8 @@ export function createWorkers(file: URL, onFault: (error: unknown) => void): Wor
     },
     stop: () => pool.destroy(),
   };
+}
+
+function isLate(error: unknown): boolean {
+  return error instanceof Error && error.name === 'AbortError';
 }
