@@ -18,7 +18,9 @@ export interface BodyPart {
 /** A part of the body that something holds up. */
 export interface Contact extends BodyPart {
   at: Vec3;
-  on: 'floor' | 'prop' | 'box' | 'bar' | 'body';
+  on: 'floor' | 'prop' | 'box' | 'bar' | 'wall' | 'body';
+  /** Which way it pushes the body, where that is not up. */
+  push?: Vec3;
   /** The part of the same body that it lies on, which carries it in its turn. */
   below?: BodyPart;
   /** Of several that could carry the same, how readily it does: a limp arm takes little, the trunk much. */
@@ -31,6 +33,8 @@ const NEAR = 0.012;
 const SUNK = 0.05;
 /** Twice that under a head, which hair and the back of the neck round off. Common practice. */
 const NEAR_HEAD = 0.024;
+/** And under the soft parts between pelvis and ribs, which sag on what they lie on. Common practice. */
+const NEAR_WAIST = 0.026;
 
 /** Everything that touches the floor, what the pose says it rests on, the box or the bar, and its own body. */
 export function contactsOf(body: Body): Contact[] {
@@ -42,7 +46,7 @@ export function contactsOf(body: Body): Contact[] {
     const rest = declared.get(part) ?? (part === 'feet' ? declared.get('toes') : undefined);
     for (const { side, centre, ...solid } of partSolids(body, part)) {
       const under: Vec3 = [centre[0], centre[1] - extent(solid, UP), centre[2]];
-      const near = part === 'head' ? NEAR_HEAD : NEAR;
+      const near = nearOf(part);
       const on = surfaceUnder(body, under, rest, near) ?? propUnder(body, part, side, under);
       if (!on) continue;
       const contact = {
@@ -61,8 +65,14 @@ export function contactsOf(body: Body): Contact[] {
     ...limbContacts(body),
     ...lyingFeet(body),
     ...barContacts(body),
+    ...wallContacts(body),
     ...bodyContacts(body),
   ];
+}
+
+function nearOf(part: RestPart): number {
+  if (part === 'head') return NEAR_HEAD;
+  return part === 'waist' ? NEAR_WAIST : NEAR;
 }
 
 const TRUNK_PARTS: ReadonlySet<ContactPart> = new Set([
@@ -148,7 +158,8 @@ function propUnder(
   const onBall =
     (part === 'feet' && leg.foot === 'ball') || (part === 'hands' && arm.hand === 'ball');
   if (onBall && Math.abs(under[1] - BALL.height) < 2 * NEAR) return 'prop';
-  return part === 'hands' && arm.hand === 'small ball' ? 'prop' : undefined;
+  const isPropped = arm.hand === 'small ball' || arm.hand === 'block';
+  return part === 'hands' && isPropped ? 'prop' : undefined;
 }
 
 interface Along {
@@ -230,6 +241,18 @@ function barContacts(body: Body): Contact[] {
     }
   }
   return contacts;
+}
+
+/** Palms on a wall, which pushes them away from itself. */
+function wallContacts({ pose, ...body }: Body): Contact[] {
+  return BODY_SIDES.filter((side) => pose[side].arm.hand === 'wall').map((side) => ({
+    part: 'hands',
+    side,
+    at: mix(body[side].wrist, body[side].hand, PALM_SHARE),
+    on: 'wall',
+    push: [-Math.sign(pose.wall ?? 0), 0, 0],
+    firmness: FIRMNESS.hand,
+  }));
 }
 
 /** A part that can lie on another of the same body: a ball of flesh. */

@@ -25,6 +25,8 @@ export interface FullPose {
   /** One or two parts with their heights, the one that stays first. */
   rest: [RestPart, number][];
   along: number;
+  /** Where a wall stands in the room, along the way that the body faces. */
+  wall: number | undefined;
   machine: MachinePose | undefined;
 }
 
@@ -52,6 +54,7 @@ const STANDING: FullPose = {
   left: { arm: {}, leg: {} },
   rest: [['feet', 0]],
   along: 0,
+  wall: undefined,
   machine: undefined,
 };
 
@@ -65,9 +68,17 @@ export function completePose(key: KeyPose, shapes: ReadonlyMap<string, Pose>): F
   return applyChange(completePose(base, shapes), change);
 }
 
+/** Of stature: an arm’s reach ahead, where a hand is on a wall and nobody said where that stands. */
+const WALL_AHEAD = 0.3;
+
 function applyChange(base: FullPose, change: Pose): FullPose {
   const arm = (own: ArmPose | undefined, before: ArmPose) => own ?? change.arms ?? before;
   const leg = (own: LegPose | undefined, before: LegPose) => own ?? change.legs ?? before;
+  const [right, left] = [
+    { arm: arm(change.rightArm, base.right.arm), leg: leg(change.rightLeg, base.right.leg) },
+    { arm: arm(change.leftArm, base.left.arm), leg: leg(change.leftLeg, base.left.leg) },
+  ];
+  const isOnWall = right.arm.hand === 'wall' || left.arm.hand === 'wall';
   return {
     name: change.name ?? base.name,
     lean: change.lean ?? base.lean,
@@ -76,16 +87,11 @@ function applyChange(base: FullPose, change: Pose): FullPose {
     round: change.round ?? base.round,
     side: change.side ?? base.side,
     turn: change.turn ?? base.turn,
-    right: {
-      arm: arm(change.rightArm, base.right.arm),
-      leg: leg(change.rightLeg, base.right.leg),
-    },
-    left: {
-      arm: arm(change.leftArm, base.left.arm),
-      leg: leg(change.leftLeg, base.left.leg),
-    },
+    right,
+    left,
     rest: change.rest ? (Object.entries(change.rest) as [RestPart, number][]) : base.rest,
     along: change.along ?? base.along,
+    wall: change.wall ?? base.wall ?? (isOnWall ? WALL_AHEAD : undefined),
     machine: change.machine
       ? { ...(base.machine ?? MACHINE_AT_REST), ...change.machine }
       : base.machine,
@@ -107,7 +113,7 @@ export function mirrorPose(pose: FullPose): FullPose {
 
 /** A full pose written out again, standing on no shape. */
 export function poseOf(full: FullPose): Pose {
-  const { right, left, rest, machine, ...trunk } = full;
+  const { right, left, rest, machine, wall, ...trunk } = full;
   return {
     ...trunk,
     rightArm: right.arm,
@@ -115,6 +121,7 @@ export function poseOf(full: FullPose): Pose {
     rightLeg: right.leg,
     leftLeg: left.leg,
     rest: Object.fromEntries(rest),
+    ...(wall === undefined ? {} : { wall }),
     ...(machine ? { machine } : {}),
   };
 }

@@ -252,6 +252,7 @@ function elbowPole(target: HandTarget, sign: 1 | -1): Vec3 {
     case 'floor':
     case 'ball':
     case 'bar':
+    case 'wall':
       return [-0.7, -0.2, sign * 0.5];
     default:
       return [-0.5, -0.2, sign * 0.8];
@@ -283,6 +284,7 @@ interface HandPlace {
 const PALM = 0.016;
 /** A small ball under a hand, a little pressed in. */
 const SMALL_BALL = 0.1;
+const BLOCK = 0.06;
 
 function handTarget(body: Body, side: BodySide, arm: ArmPose, target: HandTarget): HandPlace {
   const limbs = body[side];
@@ -305,6 +307,11 @@ function handTarget(body: Body, side: BodySide, arm: ArmPose, target: HandTarget
         at: [limbs.shoulder[0] + ahead, PALM, limbs.shoulder[2] + aside],
         flat: heading,
       };
+    case 'block':
+      return {
+        at: [limbs.shoulder[0] + ahead, BLOCK + PALM, limbs.shoulder[2] + aside],
+        flat: heading,
+      };
     case 'small ball':
       return {
         at: [limbs.shoulder[0] + ahead, SMALL_BALL + PALM, limbs.shoulder[2] + aside],
@@ -319,6 +326,11 @@ function handTarget(body: Body, side: BodySide, arm: ArmPose, target: HandTarget
       const [x, y] = barPlace(body.pose.machine);
       return { at: [x, y + 0.03, limbs.shoulder[2] * 0.9 + aside] };
     }
+    case 'wall':
+      return {
+        at: [wallOf(body), limbs.shoulder[1] + ahead, limbs.shoulder[2] + aside],
+        flat: UP,
+      };
     case 'head':
       return at(head(-0.045, 0.02, 0.018));
     case 'forehead':
@@ -360,4 +372,9 @@ function handTarget(body: Body, side: BodySide, arm: ArmPose, target: HandTarget
     case 'forearm':
       throw new Error('a forearm is laid down, not reached');
   }
+}
+
+/** Where a palm on the wall is along the room. */
+function wallOf({ pose: { wall = 0 } }: Body): number {
+  return wall - Math.sign(wall) * PALM;
 }

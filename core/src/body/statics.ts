@@ -15,7 +15,7 @@ import type { Body } from './body.ts';
 import { toNewtons } from './gravity.ts';
 import { pullsOf, type Pull } from './pulls.ts';
 import { dot, RIGHT, rotate, type Turn, type Vec3 } from './space.ts';
-import { shareWeight, type Held, type Support } from './supports.ts';
+import { leverOf, shareWeight, type Held, type Support } from './supports.ts';
 
 /** The joints that are looked at; those of the limbs on each side. */
 export type Joint =
@@ -172,8 +172,8 @@ function momentAt({ at, masses, pulls, carries }: JointLoad, supports: readonly 
   for (const support of supports) {
     const sign = carries(support);
     if (sign === 0) continue;
-    moment[0] -= sign * support.share * (support.at[2] - at[2]);
-    moment[2] += sign * support.share * (support.at[0] - at[0]);
+    moment[0] -= sign * support.share * leverOf(support, at, 2);
+    moment[2] += sign * support.share * leverOf(support, at, 0);
   }
   return moment;
 }

@@ -1,6 +1,6 @@
 import type { Contact } from './contacts.ts';
 import { solveNonNegative, type Equation } from './non-negative.ts';
-import type { Vec3 } from './space.ts';
+import { UP, type Vec3 } from './space.ts';
 
 /** A contact with the share of body weight that it carries. */
 export interface Support extends Contact {
@@ -46,28 +46,32 @@ export function shareWeight(
   burden: Burden,
   joints: readonly Held[] = [],
 ): { supports: Support[]; balanced: boolean } {
-  const outer = (contact: Contact): number => (contact.on === 'body' ? 0 : 1);
   const { centre } = burden;
+  const outer = (contact: Contact): number => (contact.on === 'body' ? 0 : 1);
+  const up = (contact: Contact): number => outer(contact) * (contact.push ?? UP)[1];
+  const ground: Vec3 = [centre[0], 0, centre[2]];
+  const turns = (axis: 0 | 2) => (contact: Contact) =>
+    outer(contact) * leverOf(contact, ground, axis);
   const equations: Equation[] = [
     {
-      factors: contacts.map(outer),
+      factors: contacts.map(up),
       comesTo: burden.weight,
       weight: BALANCE_WEIGHT,
     },
     {
-      factors: contacts.map((contact) => outer(contact) * (contact.at[0] - centre[0])),
+      factors: contacts.map(turns(0)),
       comesTo: burden.alongX,
       weight: BALANCE_WEIGHT,
     },
     {
-      factors: contacts.map((contact) => outer(contact) * (contact.at[2] - centre[2])),
+      factors: contacts.map(turns(2)),
       comesTo: burden.alongZ,
       weight: BALANCE_WEIGHT,
     },
     ...joints.flatMap(({ at, alongX, alongZ, strength, carries }): Equation[] => {
       const signs = contacts.map(carries);
       const lever = (axis: 0 | 2) =>
-        contacts.map((contact, index) => (signs[index] ?? 0) * (contact.at[axis] - at[axis]));
+        contacts.map((contact, index) => (signs[index] ?? 0) * leverOf(contact, at, axis));
       return [
         { factors: lever(0), comesTo: alongX, weight: EFFORT_WEIGHT / strength },
         { factors: lever(2), comesTo: alongZ, weight: EFFORT_WEIGHT / strength },
@@ -83,6 +87,11 @@ export function shareWeight(
   return { supports, balanced: isBalanced(supports, burden) };
 }
 
+/** What a contact's whole push turns about a place, ahead (0) or aside (2). */
+export function leverOf({ at, push = UP }: Contact, about: Vec3, axis: 0 | 2): number {
+  return (at[axis] - about[axis]) * push[1] - (at[1] - about[1]) * push[axis];
+}
+
 /** A centimetre and a half of lever, on a middle body. */
 const BALANCED_WITHIN = 0.009;
 /** Of body weight: rounding of the shares. */
@@ -90,11 +99,13 @@ const CARRIED_WITHIN = 0.02;
 
 function isBalanced(supports: readonly Support[], burden: Burden): boolean {
   let [force, alongX, alongZ] = [0, 0, 0];
-  for (const { share, at, on } of supports) {
-    if (on === 'body') continue;
-    force += share;
-    alongX += share * (at[0] - burden.centre[0]);
-    alongZ += share * (at[2] - burden.centre[2]);
+  const ground: Vec3 = [burden.centre[0], 0, burden.centre[2]];
+  for (const support of supports) {
+    const { share, push = UP } = support;
+    if (support.on === 'body') continue;
+    force += share * push[1];
+    alongX += share * leverOf(support, ground, 0);
+    alongZ += share * leverOf(support, ground, 2);
   }
   return (
     Math.abs(force - burden.weight) < CARRIED_WITHIN &&

@@ -14,9 +14,11 @@ export type Curve = z.infer<typeof Curve>;
 export const HandTarget = z.enum([
   'floor',
   'forearm',
+  'block',
   'small ball',
   'ball',
   'bar',
+  'wall',
   'head',
   'forehead',
   'ear',
@@ -115,7 +117,7 @@ export type MachinePose = z.infer<typeof MachinePose>;
  * about its length to its own right, `face` turns it about the plumb line. The back bends by
  * `round` (arching is negative), `side` and `turn` (to the right). `rest` names the one or two parts
  * that carry it and their heights over the floor; the first stays where it is when the body moves.
- * A limb that is named replaces the shape's limb.
+ * `wall` stands so far ahead of that place, or behind it. A limb that is named replaces the shape's limb.
  */
 export const Pose = z
   .strictObject({
@@ -136,6 +138,7 @@ export const Pose = z
     rest: z.partialRecord(RestPart, share),
     /** Where the resting part stands along the room, when the body travels. */
     along: share,
+    wall: share,
     machine: MachinePose.partial(),
   })
   .partial();

@@ -47,9 +47,11 @@ export function measuredDemands(option: Option): ReadonlySet<Demand> {
   if (known) return known;
   const measures = measuresOf(option);
   const made = new Set(
-    BOUNDS.filter(({ measure, from }) => (peakOf(measures, measure) ?? 0) >= from).map(
-      ({ demand }) => demand,
-    ),
+    BOUNDS.filter(({ measure, from }) => {
+      const peak = peakOf(measures, measure);
+      // What is not known is not allowed to whom it concerns.
+      return peak === undefined || peak >= from;
+    }).map(({ demand }) => demand),
   );
   MEASURED.set(option, made);
   return made;

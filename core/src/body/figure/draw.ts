@@ -5,7 +5,13 @@ import type { Body } from '../body.ts';
 import { distance, type Vec3 } from '../space.ts';
 import { cameraFor, project, type Camera, type Point, type Spot } from './camera.ts';
 import { paintFlesh, type Tone } from './flesh.ts';
-import { paintGround, paintMachine, paintProp, type FurniturePart } from './furniture.ts';
+import {
+  paintGround,
+  paintMachine,
+  paintProp,
+  paintWall,
+  type FurniturePart,
+} from './furniture.ts';
 import { curvePath, SCALE } from './outline.ts';
 
 /** One shape of the picture, in SVG path data with y down; SCALE units to a stature. */
@@ -38,6 +44,7 @@ export function drawBody(body: Body, view: View, props: readonly PropUse[] = [])
   const furniture = [
     ...props.flatMap((use) => paintProp(use, body, camera)),
     ...paintMachine(body, camera),
+    ...paintWall(body, camera),
   ];
   const ground = paintGround(body, camera);
   const parts = [...flesh, ...furniture]

@@ -106,7 +106,7 @@ function anchorOf(place: PropPlace, body: Body): Anchor {
     case 'under heel':
       return { at: [right.heel[0], Math.max(0, right.heel[1] - 0.02), right.heel[2]], under: true };
     case 'under hand': {
-      const held = BODY_SIDES.find((side) => body.pose[side].arm.hand === 'small ball');
+      const held = BODY_SIDES.find((side) => ['block', 'small ball'].includes(body.pose[side].arm.hand ?? ''));
       const lower = held ? body[held] : right.wrist[1] < left.wrist[1] ? right : left;
       const palm = mix(lower.wrist, lower.hand, 0.4);
       return { at: [palm[0], Math.max(0, palm[1] - 0.014), palm[2]], under: true };
@@ -249,6 +249,15 @@ function paintBand(use: PropUse, body: Body, camera: Camera): FurniturePart {
 function farFoot(right: Body['right'], left: Body['left']): Vec3 {
   const foot = right.toe[1] >= left.toe[1] ? right : left;
   return mix(foot.heel, foot.toe, 0.75);
+}
+
+/** Height, thickness and width of the piece of wall that is shown. */
+const WALL = { tall: 1.06, thick: 0.03, wide: 0.36 } as const;
+
+export function paintWall({ pose: { wall } }: Body, camera: Camera): FurniturePart[] {
+  if (wall === undefined) return [];
+  const centre: Vec3 = [wall + (Math.sign(wall) * WALL.thick) / 2, WALL.tall / 2, 0];
+  return boxParts('frame', camera, centre, [WALL.thick, WALL.tall, WALL.wide], -10);
 }
 
 /** The machine under a body, back to front. */

@@ -3,7 +3,9 @@ import { BODY_SIDES, type BodySide } from '../full-pose.ts';
 import { mixBodies } from '../motion.ts';
 import { bodiesOf } from '../option-body.ts';
 import type { Body } from '../body.ts';
+import { UP } from '../space.ts';
 import { weigh, type Statics } from '../statics.ts';
+import type { Support } from '../supports.ts';
 import { measureBody, type BodyMeasures } from './measure-body.ts';
 import { legsDown } from './seen-body.ts';
 import type { SideMeasure, WholeMeasure } from './measure-names.ts';
@@ -71,8 +73,11 @@ function measuresBetween(from: Weighed, to: Weighed, option: Option): BodyMeasur
   });
 }
 
-function carriedBy(supports: readonly { on: string; share: number }[]): number {
-  return supports.reduce((sum, { on, share }) => (on === 'body' ? sum : sum + share), 0);
+function carriedBy(supports: readonly Support[]): number {
+  return supports.reduce(
+    (sum, { on, share, push = UP }) => (on === 'body' ? sum : sum + share * push[1]),
+    0,
+  );
 }
 
 function sidePeaks(

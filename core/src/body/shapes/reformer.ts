@@ -78,8 +78,9 @@ export const reformer: Record<string, Pose> = {
   },
   'carriage-kneel': {
     name: 'kneeling tall on the carriage, facing the straps',
+    lean: -4,
     rest: { knees: 0 },
-    legs: { flex: 0, bend: 90, point: 70 },
+    legs: { flex: 0, bend: 94, point: 70 },
     arms: FORWARD,
     machine: { middle: -0.06, bar: 'behind', straps: 'hands', height: 'low', out: 0.12 },
   },

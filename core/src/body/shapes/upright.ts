@@ -65,6 +65,7 @@ export const upright: Record<string, Pose> = {
     shape: 'standing',
     name: 'standing on one leg, one knee floated',
     rightLeg: { flex: 80, bend: 84, point: 25 },
+    leftLeg: { out: -6 },
     arms: ON_HIPS,
   },
   'standing-hinge': {
