@@ -8,6 +8,7 @@ import { z } from 'zod';
 import { loadSolver, type Solve } from '@wrenfern/core/draft/solver';
 import { People } from '@wrenfern/core/people/person';
 import { ExerciseDocument } from '@wrenfern/core/formats/exercise/exercise-document';
+import { LEVELS } from '@wrenfern/core/body/load/option-level';
 import { readExercise } from '@wrenfern/core/formats/exercise/read-exercise';
 import { writeExercise } from '@wrenfern/core/formats/exercise/write-exercise';
 import { Plan } from '@wrenfern/core/plan/plan';
@@ -228,6 +229,14 @@ describe('wrenfern options', () => {
   });
 });
 
+const share = z.number().min(0).max(100);
+const Weighed = z.looseObject({
+  slug: z.string(),
+  options: z.array(
+    z.looseObject({ load: share, skill: share, level: share, levelName: z.enum(LEVELS) }),
+  ),
+});
+
 describe('wrenfern catalogue', () => {
   it('lists every exercise with its ladder', () => {
     const text = run(['catalogue'], DAY);
@@ -242,8 +251,27 @@ describe('wrenfern catalogue', () => {
   });
 
   it('gives every field as data, and these read back', () => {
-    const printed = z.array(ExerciseDocument).parse(JSON.parse(run(['catalogue', '--json'], DAY)));
-    expect(printed.map(readExercise)).toEqual(builtInExercises);
+    const printed = z.array(Weighed).parse(JSON.parse(run(['catalogue', '--json'], DAY)));
+    const files = printed.map(({ options, ...file }) =>
+      ExerciseDocument.parse({
+        ...file,
+        options: options.map((option) => {
+          const own: Record<string, unknown> = { ...option };
+          for (const name of ['load', 'skill', 'level', 'levelName']) delete own[name];
+          return own;
+        }),
+      }),
+    );
+    expect(files.map(readExercise)).toEqual(builtInExercises);
+  });
+
+  it('says of every option what it asks', () => {
+    const printed = z.array(Weighed).parse(JSON.parse(run(['catalogue', 'plank', '--json'], DAY)));
+    const plank = printed.find(({ slug }) => slug === 'plank');
+    const [first, second, third] = plank?.options.map(({ level }) => level) ?? [];
+    expect(first).toBeLessThan(second ?? 0);
+    expect(second).toBeLessThan(third ?? 0);
+    expect(plank?.options[2]?.levelName).toBe('intermediate');
   });
 
   it('gives nothing for words that nothing has', () => {

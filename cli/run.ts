@@ -4,6 +4,9 @@ import { analyse, repairsOf } from '@wrenfern/core';
 import type { Solve } from '@wrenfern/core/draft/solver';
 import { DraftWishes } from '@wrenfern/core/draft/wishes';
 import { ExerciseDocument } from '@wrenfern/core/formats/exercise/exercise-document';
+import { levelOf } from '@wrenfern/core/body/load/option-level';
+import { loadOf } from '@wrenfern/core/body/load/option-load';
+import { skillOf } from '@wrenfern/core/body/load/option-skill';
 import { writeExercise } from '@wrenfern/core/formats/exercise/write-exercise';
 import { searchCatalogue } from '@wrenfern/core/movement/search';
 import { PROPS } from '@wrenfern/core/movement/vocabulary';
@@ -21,6 +24,7 @@ import { order } from './order.ts';
 import { markdown, readScribbles, sheet } from './paper.ts';
 import { readJson, readText, showPath } from './read-json.ts';
 import { Refusal } from './refusal.ts';
+import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { tellExercise, tellFindings, tellOptions, tellTime } from './tell.ts';
 
 export const USAGE = `wrenfern COMMAND …          (- reads standard input; --json prints data)
@@ -37,7 +41,8 @@ export const USAGE = `wrenfern COMMAND …          (- reads standard input; --j
   markdown PLAN.json               a plan as Markdown, which "read" reads back
   sheet PLAN.json [--people FILE] [--cards | --set-up] [-o FILE.html]
                                    the run sheet to print, a card an exercise, or what to set up
-  catalogue [WORDS]                the exercises; with --json each as its file holds it
+  catalogue [WORDS]                the exercises; with --json each as its file holds it, with
+                                   load, skill and level of its options
   measures SLUG [--option N] [--side left|right]
                                    what the drawn body asks: bends, weight, moments, and unknown
   figure SLUG [--option N] [--pose N] [--view SIDE] [-o FILE.svg]
@@ -126,7 +131,7 @@ export function run(argv: readonly string[], today: string, solve?: Solve): stri
     }
     case 'catalogue': {
       const found = searchCatalogue(builtInCatalogue, operands.join(' '));
-      return isJson ? json(found.map(writeExercise)) : found.map(tellExercise).join('\n');
+      return isJson ? json(found.map(weighed)) : found.map(tellExercise).join('\n');
     }
     case 'measures':
       return measures(only(operands, 1, command)[0], { ...values, isJson });
@@ -142,6 +147,22 @@ export function run(argv: readonly string[], today: string, solve?: Solve): stri
     default:
       throw new Refusal(`unknown command "${command}"\n\n${USAGE}`);
   }
+}
+
+/** An exercise as its file holds it, each option with what it asks. */
+function weighed(exercise: Exercise): object {
+  const written = writeExercise(exercise);
+  const options = exercise.options.map((option, index) => {
+    const { score, level } = levelOf(exercise, option);
+    return {
+      ...written.options[index],
+      load: loadOf(option),
+      skill: skillOf(exercise, option),
+      level: score,
+      levelName: level,
+    };
+  });
+  return { ...written, options };
 }
 
 /** A command line knows no cupboard: props are never short. */

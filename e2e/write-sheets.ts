@@ -1,6 +1,6 @@
 import { mkdir, rm, writeFile } from 'node:fs/promises';
 import { chromium } from 'playwright-core';
-import { optionLoadOf } from '../core/src/body/option-load.ts';
+import { optionLoadOf } from '../core/src/body/load/option-load.ts';
 import { FAMILIES, MACHINES } from '../core/src/movement/vocabulary.ts';
 import { builtInExercises } from '../library/src/index.ts';
 import { optionFigures, reviewPage } from '../tools/review-page.ts';

@@ -2,6 +2,8 @@ import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join, relative, resolve } from 'node:path';
 import { readExerciseFile } from '../core/src/formats/exercise/exercise-yaml.ts';
 import type { Exercise } from '../core/src/movement/exercise.ts';
+import { loadOf } from '../core/src/body/load/option-load.ts';
+import { skillOf } from '../core/src/body/load/option-skill.ts';
 import { measuredDemands } from '../core/src/people/demands.ts';
 import { FAMILIES, MACHINES } from '../core/src/movement/vocabulary.ts';
 
@@ -65,8 +67,8 @@ writeFileSync(
 import type { Demand } from '@wrenfern/core/movement/vocabulary';
 
 export const exercises: readonly Exercise[];
-/** The measured demands of each exercise's options, in the same order. */
-export const measured: readonly (readonly (readonly Demand[])[])[];
+/** Load, skill and measured demands of each exercise's options, in the same order. */
+export const measured: readonly (readonly [load: number, skill: number, ...Demand[]][])[];
 `,
 );
 console.log(`${exercises.length} exercises`);
@@ -108,7 +110,13 @@ function moduleOf(value: readonly Exercise[]): string {
     `export const exercises=${whole};`,
     // What the body model sees takes seconds for all of them: worked out here, once.
     `export const measured=${JSON.stringify(
-      value.map(({ options }) => options.map((option) => [...measuredDemands(option)])),
+      value.map((exercise) =>
+        exercise.options.map((option) => [
+          loadOf(option),
+          skillOf(exercise, option),
+          ...measuredDemands(option),
+        ]),
+      ),
     )};`,
     '',
   ].join('\n');

@@ -1,4 +1,6 @@
-import { optionLoadOf } from '../core/src/body/option-load.ts';
+import { levelOf } from '../core/src/body/load/option-level.ts';
+import { optionSkillOf } from '../core/src/body/load/option-skill.ts';
+import { optionLoadOf } from '../core/src/body/load/option-load.ts';
 import { arrowBetween, drawBody, fitFrame, joinFrames } from '../core/src/body/figure/draw.ts';
 import { escapeXml } from '../core/src/body/figure/escape-xml.ts';
 import { figureSvg } from '../core/src/body/figure/svg.ts';
@@ -83,6 +85,12 @@ function optionPart(exercise: Exercise, option: Option): string {
         const shown = showMeasure(line);
         return shown ? [`${line.name} ${shown}`] : [];
       })
+      .join('; ')}`,
+    `${levelOf(exercise, option).level}; skill ${optionSkillOf(exercise, option).score} of 100: ${optionSkillOf(
+      exercise,
+      option,
+    )
+      .parts.map(({ because }) => because)
       .join('; ')}`,
     `weighs ${Math.round(score)} of 100: ${parts.map(({ name, points, because }) => `${name} ${points.toFixed(0)} (${because})`).join('; ')}`,
   ];

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { loadOf } from '@wrenfern/core/body/load/option-load';
+import { skillOf } from '@wrenfern/core/body/load/option-skill';
 import { measuresOf } from '@wrenfern/core/body/measures/measures-of';
 import { CAUTIONS, type Caution } from '@wrenfern/core/people/cautions';
 import { cautionsAgainst } from '@wrenfern/core/people/cautions-against';
@@ -124,13 +126,15 @@ describe('which options a caution leaves open', () => {
 describe('what was worked out with the library', () => {
   it('is what the body model finds', () => {
     // A tenth of them, for all take seconds; the others were made by the same program.
-    builtInExercises.forEach(({ slug, options }, index) => {
+    builtInExercises.forEach((exercise, index) => {
+      const { slug, options } = exercise;
       if (index % 10 !== 0) return;
       options.forEach((each, at) => {
         const afresh = { ...each };
-        expect([...measuredDemands(afresh)], `${slug} ${each.number}`).toEqual(
-          measured[index]?.[at],
-        );
+        expect(
+          [loadOf(afresh), skillOf(exercise, afresh), ...measuredDemands(afresh)],
+          `${slug} ${each.number}`,
+        ).toEqual(measured[index]?.[at]);
       });
     });
   });

@@ -1,5 +1,7 @@
 import { createCatalogue, type Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
+import { keepLoad } from '@wrenfern/core/body/load/option-load';
+import { keepSkill } from '@wrenfern/core/body/load/option-skill';
 import { keepMeasuredDemands } from '@wrenfern/core/people/demands';
 import { exercises, measured } from './exercises.generated.js';
 
@@ -9,7 +11,11 @@ export const builtInExercises: readonly Exercise[] = exercises;
 exercises.forEach(({ options }, index) =>
   options.forEach((option, at) => {
     const known = measured[index]?.[at];
-    if (known) keepMeasuredDemands(option, known);
+    if (!known) throw new Error(`${option.name}: the library was compiled without its measures`);
+    const [load, skill, ...demands] = known;
+    keepLoad(option, load);
+    keepSkill(option, skill);
+    keepMeasuredDemands(option, demands);
   }),
 );
 

@@ -1,7 +1,7 @@
 import { demandsOf } from '@wrenfern/core/people/demands';
 import { describe, expect, it } from 'vitest';
 import { checkExercise } from '@wrenfern/core/body/check-exercise';
-import { optionLoadOf } from '@wrenfern/core/body/option-load';
+import { optionLoadOf } from '@wrenfern/core/body/load/option-load';
 import { bodiesOf, floorSpaceOf } from '@wrenfern/core/body/option-body';
 import { searchCatalogue } from '@wrenfern/core/movement/search';
 import type { Exercise } from '@wrenfern/core/movement/exercise';

@@ -3,6 +3,9 @@ import { makeExercise } from '../testing/make-exercise.ts';
 import { checkExercise } from './check-exercise.ts';
 import { describeOption, floorSpaceOf, mirroredBodiesOf, bodiesOf } from './option-body.ts';
 
+/** Leaning far past the toes. */
+const TOPPLING = { shape: 'standing', lean: 40 };
+
 const told = (change: Parameters<typeof makeExercise>[1]) =>
   checkExercise(makeExercise('x', change))
     .map(({ option, sentence }) => `${option ?? ''} ${sentence}`)
@@ -75,14 +78,14 @@ describe('checkExercise', () => {
     ],
     [
       'a weight that falls beside what carries it',
-      { position: 'standing', options: [{ poses: ['standing-knee'] }, {}] },
+      { position: 'standing', options: [{ poses: [TOPPLING] }, {}] },
       /does not fall within what carries it/,
     ],
   ])('tells of %s', (_why, change, says) => expect(told(change)).toMatch(says));
 
   it('takes a word for what keeps a body up', () => {
     const held = 'The hip shifts over the foot.';
-    const options = [{ poses: ['standing-knee'], held }, {}];
+    const options = [{ poses: [TOPPLING], held }, {}];
     expect(told({ position: 'standing', options })).not.toMatch(/does not fall/);
   });
 });

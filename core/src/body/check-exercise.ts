@@ -1,7 +1,7 @@
 import type { Exercise, Option } from '../movement/exercise.ts';
 import type { Position, SpineMove } from '../movement/vocabulary.ts';
 import { faultsOf } from './check-pose.ts';
-import { optionLoadOf } from './option-load.ts';
+import { loadOf } from './load/option-load.ts';
 import { placeProp, propHeight } from './figure/furniture.ts';
 import { bodiesOf } from './option-body.ts';
 import type { Body } from './body.ts';
@@ -24,7 +24,7 @@ export function checkExercise(exercise: Exercise): ExerciseFault[] {
       ...poseSentences(option),
       ...positionSentences(exercise, option),
       ...moveSentences(exercise, option),
-      ...balanceSentences(option, exercise),
+      ...balanceSentences(option),
       ...propSentences(option),
       ...(before ? stepSentences(before, option) : []),
     ];
@@ -126,17 +126,18 @@ function unseenMoves(exercise: Exercise): ExerciseFault[] {
     .map((move) => ({ sentence: `no option's pictures show "${move}".` }));
 }
 
-/** Tempos in which the body passes through places where it could not stay. */
-const PASSING: ReadonlySet<string> = new Set(['sequence', 'roll-down']);
-
-function balanceSentences(option: Option, exercise: Exercise): string[] {
-  if (exercise.machine === 'reformer' || PASSING.has(exercise.tempo) || option.held) return [];
-  return bodiesOf(option).flatMap((body, index) =>
-    weigh(body).balanced
+function balanceSentences(option: Option): string[] {
+  const unbalanced = bodiesOf(option).flatMap((body, index) =>
+    weigh(body, option.settings).balanced ? [] : [index + 1],
+  );
+  if (option.held) {
+    return unbalanced.length > 0
       ? []
-      : [
-          `pose ${index + 1}: the weight does not fall within what carries it; say in "held" what does.`,
-        ],
+      : ['the weight falls within what carries it; take "held" out.'];
+  }
+  return unbalanced.map(
+    (pose) =>
+      `pose ${pose}: the weight does not fall within what carries it; say in "held" what does.`,
   );
 }
 
@@ -163,7 +164,7 @@ const SAME = 1;
 
 function stepSentences(before: Option, option: Option): string[] {
   const sentences: string[] = [];
-  const [from, to] = [optionLoadOf(before).score, optionLoadOf(option).score];
+  const [from, to] = [loadOf(before), loadOf(option)];
   if (to < from - SAME && !option.lighterBecause) {
     sentences.push(
       `weighs ${to} of 100 after an option of ${from}; say in "lighterBecause" why it comes later.`,

@@ -5,7 +5,7 @@ import { toNewtons } from './gravity.ts';
 import { BODY_SIDES, type BodySide } from './full-pose.ts';
 import { barPlace, pulleyPlace } from './machine.ts';
 import { scale, subtract, unit, type Vec3 } from './space.ts';
-import { springForceN } from './springs.ts';
+import { springForceN, STRAP_CARRIES } from './springs.ts';
 
 /** What a strap or the bar does to a hand or foot; its force in shares of body weight. */
 export interface Pull {
@@ -18,12 +18,6 @@ export interface Pull {
 
 /** Newtons, for shares where nobody is named. */
 export const BODY_WEIGHT_N = toNewtons(MASS_KG);
-
-/**
- * Of the springs' force. A strap runs from the carriage over the frame's pulley to a rider on that carriage,
- * so two straps hold it at four places, each with a quarter. Free-body of the carriage; friction is left out.
- */
-const STRAP_CARRIES = 1 / 4;
 
 /** Half the distance between the pulleys, in shares of stature. */
 const HALF_BETWEEN_PULLEYS = 0.14;

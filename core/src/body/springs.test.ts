@@ -21,8 +21,8 @@ describe('springForceN', () => {
     expect(at(0.2)).toBeGreaterThan(at(0.1));
   });
 
-  it('is shared by two straps', () => {
+  it('is held at four places by two straps that a rider on the carriage pulls', () => {
     const setting = { springs: { medium: 1 } };
-    expect(strapForceN(setting, 0.2) * 2).toBeCloseTo(springForceN(setting, 0.2), 6);
+    expect(strapForceN(setting, 0.2) * 4).toBeCloseTo(springForceN(setting, 0.2), 6);
   });
 });

@@ -28,7 +28,13 @@ export function springForceN(
   }, 0);
 }
 
-/** Two straps share the pull; friction is left out. */
+/**
+ * Of the springs' force. A strap runs from the carriage over the frame's pulley to a rider on that carriage,
+ * so two straps hold it at four places, each with a quarter. Free-body of the carriage; friction is left out.
+ */
+export const STRAP_CARRIES = 1 / 4;
+
+/** What each strap pulls with, in newtons, in the hand or foot of a rider on the carriage. */
 export function strapForceN(settings: MachineSetting | undefined, outM: number): number {
-  return springForceN(settings, outM) / 2;
+  return springForceN(settings, outM) * STRAP_CARRIES;
 }

@@ -1,4 +1,4 @@
-import { effortOf } from '../body/option-load.ts';
+import { effortOf } from '../body/load/option-load.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Dose } from '../movement/dose.ts';
 import { optionOf, type Exercise } from '../movement/exercise.ts';

@@ -37,6 +37,7 @@ const BOUNDS: readonly Bound[] = [
   { demand: 'arm-overhead', measure: 'armHigh', from: 120 },
   { demand: 'arm-weight-bearing', measure: 'shoulderLoad', from: 0.1 },
   { demand: 'neck-curl', measure: 'neckFree', from: 8 },
+  { demand: 'neck-curl', measure: 'chestLifted', from: 1 },
 ];
 
 const MEASURED = new WeakMap<Option, ReadonlySet<Demand>>();

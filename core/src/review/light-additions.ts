@@ -1,4 +1,4 @@
-import { effortOfExercise } from '../body/option-load.ts';
+import { effortOfExercise } from '../body/load/option-load.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import { addAt } from './repairs.ts';
 import type { Repair, RuleContext } from './rule.ts';

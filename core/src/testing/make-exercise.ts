@@ -8,9 +8,9 @@ type OptionInput = ExerciseInput['options'][number] & { effort?: keyof typeof SH
 const SHAPE_OF_EFFORT = {
   0: 'supine-bent',
   1: 'chest-lift',
-  2: 'v-sit',
-  3: 'plank',
-  4: 'side-plank',
+  2: 'v-sit-one',
+  3: 'v-sit',
+  4: 'plank',
 } as const;
 
 /** A plain exercise for tests; every field can be changed. */

@@ -106,7 +106,9 @@ function anchorOf(place: PropPlace, body: Body): Anchor {
     case 'under heel':
       return { at: [right.heel[0], Math.max(0, right.heel[1] - 0.02), right.heel[2]], under: true };
     case 'under hand': {
-      const held = BODY_SIDES.find((side) => ['block', 'small ball'].includes(body.pose[side].arm.hand ?? ''));
+      const held = BODY_SIDES.find((side) =>
+        ['block', 'small ball'].includes(body.pose[side].arm.hand ?? ''),
+      );
       const lower = held ? body[held] : right.wrist[1] < left.wrist[1] ? right : left;
       const palm = mix(lower.wrist, lower.hand, 0.4);
       return { at: [palm[0], Math.max(0, palm[1] - 0.014), palm[2]], under: true };

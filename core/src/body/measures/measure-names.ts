@@ -14,6 +14,7 @@ export const WHOLE_MEASURES = {
   headLow: { unit: 'cm', name: 'head below the heart' },
   hipsHigh: { unit: 'cm', name: 'hips above the heart' },
   neckFree: { unit: '‰', name: 'a head that nothing carries' },
+  chestLifted: { unit: 'share', name: 'chest lifted from lying' },
   neckWeight: { unit: 'w', name: 'weight on head and neck' },
   bellyPress: { unit: 'w', name: 'weight on the belly' },
   flat: { unit: 'share', name: 'on the back, chest level' },
@@ -23,6 +24,12 @@ export const WHOLE_MEASURES = {
   loadedTurn: { unit: '°', name: 'turning under load' },
   backEnd: { unit: 'share', name: 'the back, of its range' },
   endShare: { unit: 'share', name: 'a joint, of its range' },
+  backHold: { unit: '‰', name: 'what the back holds' },
+  sideHold: { unit: '‰', name: 'what the side of the trunk holds' },
+  hipHold: { unit: '‰', name: 'what both hips hold' },
+  kneeHold: { unit: '‰', name: 'what both knees hold' },
+  shoulderHold: { unit: '‰', name: 'what both shoulders hold' },
+  tips: { unit: 'share', name: 'of the way to tipping' },
   margin: { unit: 'cm', name: 'from the weight to the rim of the base' },
 } as const satisfies Record<string, { unit: MeasureUnit; name: string }>;
 export type WholeMeasure =

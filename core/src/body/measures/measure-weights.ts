@@ -18,6 +18,7 @@ import {
   UP,
   type Vec3,
 } from '../space.ts';
+import type { Statics } from '../statics.ts';
 import type { Bend } from '../trunk-curve.ts';
 import { marginOf } from './margin.ts';
 import type { SideMeasure, WholeMeasure } from './measure-names.ts';
@@ -69,9 +70,11 @@ export function weights(seen: SeenBody): Partial<Record<WholeMeasure, number>> {
     legs,
     belly: bellyOf(seen, legs, lifted),
     legUneven: Math.abs((right ?? 0) - (left ?? 0)),
-    neckFree:
-      statics.moments.neck * PER_MILLE +
-      (head <= TOUCH && lifted && back.neck.round > CURLED ? CURL : 0),
+    neckFree: isHeadInHands(seen)
+      ? 0
+      : statics.moments.neck * PER_MILLE +
+        (head <= TOUCH && lifted && back.neck.round > CURLED ? CURL : 0),
+    chestLifted: lifted ? 1 : 0,
     neckWeight: Math.max(0, seen.pressed(['head']) - HEAD_MASS),
     bellyPress:
       chestUp < -LYING && seen.pelvisUp < -LYING ? seen.pressed(['pelvis', 'waist', 'ribs']) : 0,
@@ -80,8 +83,58 @@ export function weights(seen: SeenBody): Partial<Record<WholeMeasure, number>> {
     loadedArch: most(({ round }) => -round, false),
     loadedSide: most(({ side }) => Math.abs(side), true),
     loadedTurn: most(({ turn }) => Math.abs(turn), true),
+    ...holds(seen),
     margin: marginOf(statics),
+    tips: tipping(statics),
   };
+}
+
+/** A back rounded so far that it hangs forward is held by its ligaments more than by work: common practice. */
+const HANGING = { fromDeg: 40, leaves: 0.4 } as const;
+
+/** The same moment is more for the smaller muscles higher up: common practice. */
+const HIGHER_UP = { mid: 1.3, up: 2.5 } as const;
+
+/** What muscles hold at the joints, ‰; hips, knees and shoulders of both sides together. */
+function holds({
+  body,
+  statics,
+  back,
+  chestUp,
+  share,
+}: SeenBody): Partial<Record<WholeMeasure, number>> {
+  const { moments, byFront } = statics;
+  // Face down, what is above a joint and rests on nothing hangs from its back.
+  const hanging = (part: 'mid' | 'up', moment: number) =>
+    chestUp < -LYING && share(ABOVE[part]) <= RESTS ? moment * HIGHER_UP[part] : 0;
+  const round = back.low.round + back.mid.round + back.up.round;
+  const hangs = round > HANGING.fromDeg && body.pose.lean >= 0;
+  const both = ({ right, left }: Record<BodySide, number>) => (right + left) * PER_MILLE;
+  return {
+    backHold:
+      PER_MILLE *
+      (hangs ? HANGING.leaves : 1) *
+      Math.max(
+        0,
+        -byFront.lowBack,
+        hanging('mid', moments.midBack),
+        hanging('up', moments.highBack),
+      ),
+    sideHold: Math.sqrt(Math.max(0, moments.lowBack ** 2 - byFront.lowBack ** 2)) * PER_MILLE,
+    hipHold: both(moments.hip),
+    kneeHold: both(moments.knee),
+    shoulderHold: both(moments.shoulder),
+  };
+}
+
+/** Centimetres of margin that are safe, and over which safety ends; heights, in stature, of what lies and what stands. */
+const TIPPING = { safeCm: 10, overCm: 12, lying: 0.06, standing: 0.3 } as const;
+
+/** How near a body is to tipping, 0 to 1: little under it, little room to its rim, and far to fall. */
+function tipping(statics: Statics): number {
+  const near = clamp((TIPPING.safeCm - marginOf(statics)) / TIPPING.overCm, 0, 1);
+  const high = (statics.centre[1] - TIPPING.lying) / (TIPPING.standing - TIPPING.lying);
+  return near * clamp(high, 0, 1);
 }
 
 /** A neck rounded this far under a lifted chest works in front besides, by so much: degrees, ‰. */
@@ -114,13 +167,17 @@ function freeLegs(seen: SeenBody): number {
 /** ‰ that the belly holds of a chest lifted from lying, less with a heavy head in the hands; of hips it lifts alone. */
 const BELLY = { chest: 20, chestInHands: 10, lowCurl: 40, hips: 60 } as const;
 
+/** Hands behind a head that faces up carry it. */
+function isHeadInHands({ body, chestUp }: SeenBody): boolean {
+  return chestUp > 0 && BODY_SIDES.some((side) => body.pose[side].arm.hand === 'head');
+}
+
 function bellyOf(seen: SeenBody, legs: number, lifted: boolean): number {
-  const { statics, share, back, pelvisUp, body } = seen;
+  const { statics, share, back, pelvisUp } = seen;
   const hangs = share(['waist', 'ribs', 'shoulders']) <= RESTS;
   const held = hangs ? Math.max(0, statics.byFront.lowBack * PER_MILLE) : 0;
-  const inHands = BODY_SIDES.some((side) => body.pose[side].arm.hand === 'head');
   const low = back.mid.round + back.up.round < BELLY.lowCurl;
-  const chest = lifted ? (inHands && low ? BELLY.chestInHands : BELLY.chest) : 0;
+  const chest = lifted ? (isHeadInHands(seen) && low ? BELLY.chestInHands : BELLY.chest) : 0;
   const hips =
     pelvisUp > LYING &&
     share(['shoulders']) > RESTS &&

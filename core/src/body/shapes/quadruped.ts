@@ -80,9 +80,9 @@ export const quadruped: Record<string, Pose> = {
     shape: 'all-fours',
     name: 'hips on the heels, folded forward, arms long',
     lean: 84,
-    round: [8, 4, 0, 10],
+    round: [9, 7, 5, 16],
     legs: { flex: 142, bend: 148, point: 72, out: 6 },
-    arms: { hand: 'floor', at: [0.26, 0.02] },
+    arms: { hand: 'floor', at: [0.29, 0.02] },
   },
   'child-wide': {
     shape: 'child',

@@ -85,8 +85,19 @@ const lengthOf = (written: WrittenPose): number => JSON.stringify(written).lengt
 /** What makes `to` of `before`; nothing where only leaving something out would. */
 function change(to: FullPose, from: string | undefined, before: FullPose): WrittenPose | undefined {
   if (before.machine && !to.machine) return undefined;
+  if (before.wall !== undefined && to.wall === undefined) return undefined;
   const written: WrittenPose = from === undefined ? {} : { from };
-  for (const field of ['name', 'lean', 'roll', 'face', 'round', 'side', 'turn', 'along'] as const) {
+  for (const field of [
+    'name',
+    'lean',
+    'roll',
+    'face',
+    'round',
+    'side',
+    'turn',
+    'along',
+    'wall',
+  ] as const) {
     if (!isEqual(to[field], before[field])) Object.assign(written, { [field]: to[field] });
   }
   Object.assign(written, bothSides('arms', armChange, to, before));

@@ -1,4 +1,4 @@
-import { effortOf } from '../../body/option-load.ts';
+import { effortOf } from '../../body/load/option-load.ts';
 import type { Catalogue } from '../../movement/catalogue.ts';
 import { optionOf, type Exercise, type Option } from '../../movement/exercise.ts';
 import { gearAfter, gearFor } from '../../movement/gear.ts';

@@ -1,6 +1,6 @@
 import type { BodyPart } from '../../movement/vocabulary.ts';
 import { BODY_PART_WORDS, capital, listWords } from '../../movement/words.ts';
-import { effortOfExercise } from '../../body/option-load.ts';
+import { effortOfExercise } from '../../body/load/option-load.ts';
 import { WANTED_PARTS, WHOLE_BODY_FROM_S } from '../coverage.ts';
 import { addWhereItFits, bestPlace } from '../light-additions.ts';
 import { addAt, together } from '../repairs.ts';

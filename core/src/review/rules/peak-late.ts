@@ -3,7 +3,7 @@ import { secondsOf } from '../../plan/timing/timeline.ts';
 import { addBeforeIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
 import type { CurvePoint, Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
-import { effortOfExercise } from '../../body/option-load.ts';
+import { effortOfExercise } from '../../body/load/option-load.ts';
 
 /** Where in the working time the hardest item belongs. Common practice. */
 const PEAK_FROM = 0.55;
@@ -144,7 +144,8 @@ function jumps(context: RuleContext): Problem[] {
     const before = context.worked[index - 1];
     const from = before?.timed.effort ?? 0;
     const to = worked.timed.effort;
-    if (!before || to - from <= STEP) return [];
+    // The way up is no peak of a class, however much it asks.
+    if (!before || to - from <= STEP || worked.exercise.closing === 'way-up') return [];
     return [
       {
         key: `jump ${worked.item.id}`,

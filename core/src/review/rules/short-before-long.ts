@@ -1,4 +1,4 @@
-import { optionLoadOf } from '../../body/option-load.ts';
+import { loadOf } from '../../body/load/option-load.ts';
 import { pairRule } from '../pair-rule.ts';
 import type { Placeable } from '../rule.ts';
 
@@ -27,7 +27,7 @@ export const shortBeforeLong = pairRule({
   usually: 'must',
   comesFirst: (first, second) => {
     if (!areKin(first, second) && !areKin(second, first)) return undefined;
-    const [light, heavy] = [optionLoadOf(first.option).score, optionLoadOf(second.option).score];
+    const [light, heavy] = [loadOf(first.option), loadOf(second.option)];
     if (heavy - light < LEVER_STEP) return undefined;
     return `${first.exercise.name} asks ${light} of 100, ${second.exercise.name} ${heavy}: the shorter lever comes first`;
   },

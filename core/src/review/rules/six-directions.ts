@@ -1,4 +1,4 @@
-import { effortOfExercise } from '../../body/option-load.ts';
+import { effortOfExercise } from '../../body/load/option-load.ts';
 import { DIRECTIONS, type Direction } from '../../movement/directions.ts';
 import { capital, DIRECTION_WORDS, listWords } from '../../movement/words.ts';
 import { showClock } from '../../plan/show-time.ts';

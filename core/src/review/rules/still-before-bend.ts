@@ -1,4 +1,4 @@
-import { effortOfExercise } from '../../body/option-load.ts';
+import { effortOfExercise } from '../../body/load/option-load.ts';
 import type { Exercise } from '../../movement/exercise.ts';
 import type { SpineMove } from '../../movement/vocabulary.ts';
 import { addBeforeIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';

@@ -1,4 +1,4 @@
-import { effortOfExercise } from '../../body/option-load.ts';
+import { effortOfExercise } from '../../body/load/option-load.ts';
 import { type Exercise } from '../../movement/exercise.ts';
 import { addAt, addBeforeIt, leaveOut, moveAfterEach, together } from '../repairs.ts';
 import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';

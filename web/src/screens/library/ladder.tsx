@@ -81,7 +81,7 @@ function Rung({
         {option.change}
       </p>
       {step ? <Levers option={option} /> : null}
-      <LoadBars option={option} before={step} />
+      <LoadBars exercise={exercise} option={option} before={step} />
       <BodyMeasures option={option} />
       <Facts exercise={exercise} option={option} />
     </li>

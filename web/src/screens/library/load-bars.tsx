@@ -1,27 +1,23 @@
 import { useState } from 'react';
-import { optionLoadOf, type OptionLoad, type LoadPart } from '@wrenfern/core/body/option-load';
+import { levelOf } from '@wrenfern/core/body/load/option-level';
+import { optionLoadOf, type OptionLoad, type LoadPart } from '@wrenfern/core/body/load/option-load';
+import { optionSkillOf } from '@wrenfern/core/body/load/option-skill';
 import { MASS_KG, STATURE_M } from '@wrenfern/core/body/body-segments';
 import { bodiesOf } from '@wrenfern/core/body/option-body';
 import { springForceN, strapForceN } from '@wrenfern/core/body/springs';
 import { toNewtonMetres, weigh } from '@wrenfern/core/body/statics';
-import type { Option } from '@wrenfern/core/movement/exercise';
-
-const PART_WORDS: Record<LoadPart['name'], string> = {
-  'trunk lever': 'trunk',
-  'leg lever': 'legs',
-  'arm load': 'arms',
-  neck: 'neck',
-  'moving limbs': 'moving limbs',
-  base: 'balance',
-  range: 'range',
-  spring: 'spring',
-};
+import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 
 /** The person whose newton metres are told, as an example. */
 const EXAMPLE = { massKg: MASS_KG, statureM: STATURE_M };
 
-/** What an option asks by the body model, part by part, and why. */
-export function LoadBars({ option, before }: { option: Option; before: Option | undefined }) {
+interface Weighed {
+  exercise: Pick<Exercise, 'needs' | 'optionsAre' | 'standard'>;
+  option: Option;
+}
+
+/** What an option asks by the body model, part by part, what skill it takes, and why. */
+export function LoadBars({ exercise, option, before }: Weighed & { before: Option | undefined }) {
   const [why, setWhy] = useState(false);
   const demand = optionLoadOf(option);
   const earlier = before ? optionLoadOf(before) : undefined;
@@ -51,7 +47,11 @@ export function LoadBars({ option, before }: { option: Option; before: Option | 
       {demand.parts.length === 0 ? (
         <p className="text-[0.8125rem] text-soft">Nothing that the model weighs.</p>
       ) : null}
-      {why ? <Why id={id} option={option} demand={demand} /> : null}
+      <p className="mt-1 text-[0.8125rem]">
+        Takes {optionSkillOf(exercise, option).score} of 100 in skill ·{' '}
+        <span className="font-semibold">{levelOf(exercise, option).level}</span>
+      </p>
+      {why ? <Why id={id} exercise={exercise} option={option} demand={demand} /> : null}
     </div>
   );
 }
@@ -78,8 +78,8 @@ const SEEN = 1;
 function Bar({ part, earlier }: { part: LoadPart; earlier: number | undefined }) {
   const grew = earlier !== undefined && part.points > earlier + SEEN;
   return (
-    <li className="grid grid-cols-[5.5rem_1fr_2rem] items-center gap-2 text-[0.8125rem]">
-      <span className={grew ? 'font-semibold text-copper' : ''}>{PART_WORDS[part.name]}</span>
+    <li className="grid grid-cols-[8rem_1fr_2rem] items-center gap-2 text-[0.8125rem]">
+      <span className={grew ? 'font-semibold text-copper' : ''}>{part.name}</span>
       <span className="relative h-2 overflow-hidden rounded-full bg-mist">
         <span
           className="absolute inset-y-0 left-0 rounded-full bg-fern-light"
@@ -97,9 +97,9 @@ function Bar({ part, earlier }: { part: LoadPart; earlier: number | undefined })
   );
 }
 
-function Why({ id, option, demand }: { id: string; option: Option; demand: OptionLoad }) {
+function Why({ id, exercise, option, demand }: Weighed & { id: string; demand: OptionLoad }) {
   const heaviest = bodiesOf(option)
-    .map((body) => weigh(body))
+    .map((body) => weigh(body, option.settings))
     .reduce((a, b) => (b.moments.lowBack > a.moments.lowBack ? b : a));
   const newtonMetres = (moment: number) =>
     Math.round(toNewtonMetres(moment, EXAMPLE.massKg, EXAMPLE.statureM));
@@ -109,6 +109,14 @@ function Why({ id, option, demand }: { id: string; option: Option; demand: Optio
       <ul className="list-disc pl-4">
         {demand.parts.map((part) => (
           <li key={part.name}>{part.because}.</li>
+        ))}
+      </ul>
+      <p>Skill:</p>
+      <ul className="list-disc pl-4">
+        {optionSkillOf(exercise, option).parts.map((part) => (
+          <li key={part.name}>
+            {part.because} ({part.points})
+          </li>
         ))}
       </ul>
       <p>

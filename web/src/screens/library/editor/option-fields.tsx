@@ -123,7 +123,7 @@ function Rung({ index, option, draft, form, change }: RungProps & { index: numbe
         onToggle={(demand, on) => change({ demands: toggled(option.demands, demand, on) })}
       />
       <div className="max-w-sm">
-        <LoadBars option={option} before={draft.options[index - 1]} />
+        <LoadBars exercise={draft} option={option} before={draft.options[index - 1]} />
         <BodyMeasures option={option} />
       </div>
     </>

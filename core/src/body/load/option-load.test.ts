@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Option } from '../movement/exercise.ts';
-import type { KeyPose } from '../movement/pose.ts';
+import type { Option } from '../../movement/exercise.ts';
+import type { KeyPose } from '../../movement/pose.ts';
 import { optionLoadOf, effortOf, type LoadPart } from './option-load.ts';
 
 const option = (poses: KeyPose[], change: Partial<Option> = {}): Option => ({
@@ -60,16 +60,16 @@ describe('optionLoadOf', () => {
     }
   });
 
-  it('gives each part its reason, with numbers', () => {
+  it('gives each part its reason', () => {
     for (const each of optionLoadOf(option(['plank', 'plank-leg-up'])).parts) {
-      expect(each.because).toMatch(/\d|base/);
+      expect(each.because.length).toBeGreaterThan(8);
       expect(each.points).toBeGreaterThan(0);
     }
   });
 
   it('counts the weight on the hands', () => {
-    expect(part('arm load', 'plank')).toBeGreaterThan(part('arm load', 'all-fours'));
-    expect(part('arm load', 'supine-bent')).toBe(0);
+    expect(part('arms that bear', 'plank')).toBeGreaterThan(part('arms that bear', 'all-fours'));
+    expect(part('arms that bear', 'supine-bent')).toBe(0);
   });
 
   it('counts what moves, not where it is', () => {
@@ -80,7 +80,7 @@ describe('optionLoadOf', () => {
   it('lets hands carry a leg that they hold', () => {
     const free: KeyPose = { shape: 'supine-bent', rightLeg: { flex: 60 } };
     const held: KeyPose = { ...free, rightArm: { hand: 'back of thigh' } };
-    expect(part('leg lever', held)).toBeLessThan(part('leg lever', free));
+    expect(part('front of the trunk', held)).toBeLessThan(part('front of the trunk', free));
   });
 
   it('lets a support take part of the trunk', () => {
@@ -98,16 +98,16 @@ describe('optionLoadOf', () => {
 
 describe('springs', () => {
   it('load a press and carry a support', () => {
-    const asks = (moreSpring: 'harder' | 'easier', heavy: number) =>
-      optionLoadOf(option(['carriage-plank'], { settings: { moreSpring, springs: { heavy } } }))
-        .score;
-    expect(asks('harder', 2)).toBeGreaterThan(asks('harder', 1));
-    expect(asks('easier', 2)).toBeLessThan(asks('easier', 1));
+    const asks = (pose: KeyPose, moreSpring: 'harder' | 'easier', heavy: number) =>
+      optionLoadOf(option([pose], { settings: { moreSpring, springs: { heavy } } })).score;
+    expect(asks('carriage-home', 'harder', 2)).toBeGreaterThan(asks('carriage-home', 'harder', 1));
+    expect(asks('carriage-plank', 'easier', 2)).toBeLessThan(asks('carriage-plank', 'easier', 1));
   });
 });
 
 it('tells effort from 0 to 5', () => {
   expect(effortOf(option(['supine-bent']))).toBe(0);
   expect(effortOf(option(['plank']))).toBeGreaterThanOrEqual(2.5);
-  expect(effortOf(option(['side-plank-arm']))).toBe(5);
+  expect(effortOf(option(['side-plank-arm']))).toBeGreaterThanOrEqual(4);
+  expect(effortOf(option(['plank', 'pike', 'push-up-low']))).toBe(5);
 });

@@ -1,0 +1,2 @@
+import { optionLoadOf, effortOf } from '@wrenfern/core/body/load/option-load';
+for (const p of ['chest-lift','sit-lean','v-sit','v-sit-bent','plank-knees','plank-forearms-knees','plank','side-plank-knees','side-plank','bridge','prone-lift','v-sit-one','side-plank-arm','bear','plank-forearms','prone-lift-reach','supine-90','all-fours']) try{ const o:any={number:1,demands:[],props:[],poses:[p],levers:[]}; console.log(p,optionLoadOf(o).score, effortOf(o));}catch(e){}
