@@ -145,7 +145,7 @@ function balanceSentences(option: Option): string[] {
 const TOUCHING = 0.028;
 
 function propSentences(option: Option): string[] {
-  const worn: ReadonlySet<string> = new Set(['band']);
+  const worn: ReadonlySet<string> = new Set(['band', 'pole', 'ring', 'hand-weight']);
   return option.props.flatMap((use) => {
     if (worn.has(use.prop) || use.optional) return [];
     const near = bodiesOf(option).some((body) => {

@@ -151,6 +151,10 @@ export const PROPS = [
   'pad',
   'spine-support',
   'chair',
+  'ring',
+  'roller',
+  'hand-weight',
+  'pole',
 ] as const;
 export const Prop = z.enum(PROPS);
 export type Prop = z.infer<typeof Prop>;
@@ -179,6 +183,9 @@ export const PROP_PLACES = [
   'round sole',
   'round thighs',
   'under body',
+  'along the back',
+  'between hands',
+  'in hands',
 ] as const;
 export const PropPlace = z.enum(PROP_PLACES);
 export type PropPlace = z.infer<typeof PropPlace>;

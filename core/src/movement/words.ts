@@ -84,6 +84,10 @@ export const PROP_WORDS: Record<Prop, string> = {
   pad: 'knee pad',
   'spine-support': 'spine support',
   chair: 'chair',
+  ring: 'ring',
+  roller: 'roller',
+  'hand-weight': 'hand weight',
+  pole: 'pole',
 };
 
 /** A list as it is said: "a", "a and b", "a, b and c". */

@@ -22,6 +22,10 @@ const STANDS_IN: Record<Prop, string> = {
   pad: 'the rolled edge of the mat',
   'spine-support': 'a ball and a cushion, for small work',
   chair: 'a box',
+  ring: 'a small ball',
+  roller: 'a blanket rolled tight',
+  'hand-weight': 'a small bottle of water',
+  pole: 'a band held taut',
 };
 
 /** One stretch of the class in which a prop is held in one place. */

@@ -5,7 +5,7 @@ import { BALL, BOX, CARRIAGE, FRAME_LENGTH, barPlace, pulleyPlace } from '../mac
 import { BODY_SIDES } from '../full-pose.ts';
 import type { Body } from '../body.ts';
 import { lowestOf, partSolids } from '../solids.ts';
-import { add, mix, NO_TURN, rotate, type Vec3 } from '../space.ts';
+import { add, distance, mix, NO_TURN, rotate, type Vec3 } from '../space.ts';
 import { depthOf, project, spotOf, type Camera, type Point, type Spot } from './camera.ts';
 import { chainPath, hullOf, linePath, polygonPath } from './outline.ts';
 
@@ -17,6 +17,9 @@ export interface FurniturePart {
   line: boolean;
   points: Point[];
 }
+
+/** The roller's thickness. */
+const ROLLER = 0.088;
 
 /** Length along the room, height, width across; shares of stature. */
 const SIZE: Record<Prop, Vec3> = {
@@ -30,6 +33,10 @@ const SIZE: Record<Prop, Vec3> = {
   pad: [0.2, 0.02, 0.24],
   'spine-support': [0.4, 0.14, 0.24],
   chair: [0.26, 0.26, 0.26],
+  ring: [0.2, 0.2, 0.03],
+  roller: [0.56, ROLLER, ROLLER],
+  'hand-weight': [0.09, 0.035, 0.035],
+  pole: [0.02, 0.02, 0.62],
 };
 
 /** How high a pile of a prop stands: what lies on it is lifted by this. */
@@ -50,7 +57,7 @@ export function placeProp(use: PropUse, body: Body): PropPlacing {
   const anchor = anchorOf(use.place, body);
   if (anchor.under) {
     const [x, , z] = anchor.at;
-    return { centre: [x, height / 2, z], under: true, touches: anchor.at };
+    return { centre: [x, height / 2, z], under: true, touches: anchor.touches ?? anchor.at };
   }
   return { centre: anchor.at, under: false, touches: anchor.touches ?? anchor.at };
 }
@@ -117,8 +124,21 @@ function anchorOf(place: PropPlace, body: Body): Anchor {
       return { at: mix(right.heel, right.toe, 0.7), under: false };
     case 'under body':
       return underBody(body);
+    case 'along the back': {
+      const { centre, height } = lowestOf(body, 'waist');
+      return {
+        at: [centre[0], height, 0],
+        under: true,
+        touches: [centre[0], lowestOf(body, 'pelvis').height, 0],
+      };
+    }
+    case 'between hands':
+    case 'in hands':
+      return between(palmOf(right), palmOf(left));
   }
 }
+
+const palmOf = ({ wrist, hand }: Body['right']): Vec3 => mix(wrist, hand, 0.5);
 
 /** The large ball lies under the part that is said to rest as high as it. */
 function underBody(body: Body): Anchor {
@@ -132,10 +152,12 @@ function underBody(body: Body): Anchor {
 /** The ball's middle lies under the forearms, not under the elbows. */
 const FOREARM_AHEAD = 0.06;
 
-const ROUND: ReadonlySet<Prop> = new Set(['small-ball', 'stability-ball']);
+const ROUND: ReadonlySet<Prop> = new Set(['small-ball', 'stability-ball', 'ring']);
 
 export function paintProp(use: PropUse, body: Body, camera: Camera): FurniturePart[] {
   if (use.prop === 'band') return [paintBand(use, body, camera)];
+  if (use.place === 'in hands') return paintInHands(use, body, camera);
+  if (use.prop === 'pole') return [paintPole(body, camera)];
   const { centre, under, touches } = placeProp(use, body);
   const [long, , wide] = SIZE[use.prop];
   const tall = propHeight(use.prop, use.count);
@@ -152,6 +174,26 @@ export function paintProp(use: PropUse, body: Body, camera: Camera): FurniturePa
 }
 
 const PAD_SEEN_WIDE = 0.08;
+
+/** One in each hand. */
+function paintInHands(use: PropUse, body: Body, camera: Camera): FurniturePart[] {
+  return BODY_SIDES.flatMap((side) => {
+    const palm = palmOf(body[side]);
+    return boxParts('prop', camera, palm, SIZE[use.prop], depthOf(camera, palm) + 0.05);
+  });
+}
+
+/** How far a pole stands out beyond each hand. */
+const POLE_BEYOND = 0.08;
+
+function paintPole(body: Body, camera: Camera): FurniturePart {
+  const [right, left] = [palmOf(body.right), palmOf(body.left)];
+  const beyond = POLE_BEYOND / Math.max(POLE_BEYOND, distance(right, left));
+  const ends = [mix(left, right, 1 + beyond), mix(right, left, 1 + beyond)];
+  const points = ends.map((place) => project(camera, place));
+  const depth = Math.max(...ends.map((place) => depthOf(camera, place))) + 0.1;
+  return { tone: 'prop', depth, d: linePath(points), line: true, points };
+}
 
 /** Half the height of a soft ball with a body on it. */
 function pressedIn(bodyHeight: number, tall: number): number {

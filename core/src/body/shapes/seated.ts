@@ -20,6 +20,12 @@ export const seated: Record<string, Pose> = {
     arms: WIDE,
     turn: [4, 16, 20, 8],
   },
+  'chair-sit': {
+    name: 'sitting tall on a chair, hands on the thighs',
+    rest: { pelvis: 0.26 },
+    arms: { hand: 'thigh' },
+    legs: { foot: 'floor', at: [0.25, 0.02] },
+  },
   'sit-long': {
     shape: 'sit-cross',
     name: 'sitting tall, legs long',
