@@ -22,10 +22,13 @@ export const BODY_WEIGHT_N = toNewtons(MASS_KG);
 /** Half the distance between the pulleys, in shares of stature. */
 const HALF_BETWEEN_PULLEYS = 0.14;
 
+/** Of stature: no farther out the carriage stands on its stops, and they hold the springs. */
+const HOME = 0.05;
+
 /** What springs do to the body by straps and bar, friction and the carriage's own mass left out. */
 export function pullsOf(body: Body, settings: MachineSetting | undefined): Pull[] {
   const { machine } = body.pose;
-  if (!machine || !settings?.springs) return [];
+  if (!machine || !settings?.springs || machine.out <= HOME) return [];
   const spring = springForceN(settings, machine.out * STATURE_M) / BODY_WEIGHT_N;
   if (spring === 0) return [];
   return [...strapPulls(body, spring * STRAP_CARRIES), ...barPushes(body, spring)];

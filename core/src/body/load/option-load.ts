@@ -266,8 +266,9 @@ const CARRYING = { fullN: 200, counts: 0.8 } as const;
 /** What the limbs on it feel is in the hips, knees and shoulders; this is the control that it asks besides. */
 function springPart({ settings }: Option): LoadPart {
   const force = springForceN(settings);
-  if (force === 0) return part('spring', 0, 'no spring');
-  if (settings?.moreSpring === 'easier') {
+  // Where nobody says what one more does, the springs only hold the carriage.
+  if (force === 0 || !settings?.moreSpring) return part('spring', 0, 'no spring at work');
+  if (settings.moreSpring === 'easier') {
     const missing = Math.max(0, CARRYING.fullN - force);
     return part(
       'spring',
