@@ -42,7 +42,7 @@ describe.each(builtInExercises.map((exercise) => [exercise.slug, exercise] as co
       for (const body of exercise.options.flatMap(bodiesOf)) {
         const { balanced, supports } = weigh(body);
         const carried = supports.reduce(
-          (sum, { on, share }) => sum + (on === 'body' ? 0 : share),
+          (sum, { on, share, push }) => sum + (on === 'body' ? 0 : share * (push ? push[1] : 1)),
           0,
         );
         if (balanced) expect(carried).toBeCloseTo(1, 1);

@@ -108,8 +108,19 @@ export function mirrorPose(pose: FullPose): FullPose {
     turn: flip(pose.turn),
     right: pose.left,
     left: pose.right,
+    machine: pose.machine && { ...pose.machine, straps: OTHER_STRAP[pose.machine.straps] },
   };
 }
+
+const OTHER_STRAP: Record<MachinePose['straps'], MachinePose['straps']> = {
+  none: 'none',
+  hands: 'hands',
+  feet: 'feet',
+  'right hand': 'left hand',
+  'left hand': 'right hand',
+  'right foot': 'left foot',
+  'left foot': 'right foot',
+};
 
 /** A full pose written out again, standing on no shape. */
 export function poseOf(full: FullPose): Pose {

@@ -1,4 +1,5 @@
 import type { MachinePose } from '../movement/pose.ts';
+import { BODY_SIDES, type BodySide } from './full-pose.ts';
 
 /**
  * The reformer and the large ball as a body meets them, in shares of stature (`STATURE_M`).
@@ -27,6 +28,31 @@ export function barPlace(machine: MachinePose | undefined): [x: number, y: numbe
   if (!machine) return [0.4, BAR_HEIGHT.middle];
   const way = machine.bar === 'ahead' ? 1 : -1;
   return [machine.middle + way * (HOME_TO_BAR + machine.out), BAR_HEIGHT[machine.height]];
+}
+
+/** A hand or foot in a strap. */
+export interface StrapEnd {
+  part: 'hands' | 'feet';
+  side: BodySide;
+}
+
+/** Who is in the straps: both hands, both feet, or one of them. */
+export function strapEnds({ straps }: MachinePose): StrapEnd[] {
+  switch (straps) {
+    case 'none':
+      return [];
+    case 'hands':
+    case 'feet':
+      return BODY_SIDES.map((side) => ({ part: straps, side }));
+    case 'right hand':
+      return [{ part: 'hands', side: 'right' }];
+    case 'left hand':
+      return [{ part: 'hands', side: 'left' }];
+    case 'right foot':
+      return [{ part: 'feet', side: 'right' }];
+    case 'left foot':
+      return [{ part: 'feet', side: 'left' }];
+  }
 }
 
 /** Where the straps come from: the end that the bar is not at, a little over the carriage. */

@@ -3,9 +3,9 @@ import type { Body } from './body.ts';
 import { MASS_KG, STATURE_M } from './body-segments.ts';
 import { toNewtons } from './gravity.ts';
 import { BODY_SIDES, type BodySide } from './full-pose.ts';
-import { barPlace, pulleyPlace } from './machine.ts';
+import { barPlace, pulleyPlace, strapEnds } from './machine.ts';
 import { scale, subtract, unit, type Vec3 } from './space.ts';
-import { springForceN, STRAP_CARRIES } from './springs.ts';
+import { springForceN, strapShare } from './springs.ts';
 
 /** What a strap or the bar does to a hand or foot; its force in shares of body weight. */
 export interface Pull {
@@ -31,27 +31,22 @@ export function pullsOf(body: Body, settings: MachineSetting | undefined): Pull[
   if (!machine || !settings?.springs || machine.out <= HOME) return [];
   const spring = springForceN(settings, machine.out * STATURE_M) / BODY_WEIGHT_N;
   if (spring === 0) return [];
-  return [...strapPulls(body, spring * STRAP_CARRIES), ...barPushes(body, spring)];
+  return [...strapPulls(body, spring), ...barPushes(body, spring)];
 }
 
-function strapPulls(body: Body, force: number): Pull[] {
+function strapPulls(body: Body, spring: number): Pull[] {
   const { machine } = body.pose;
-  if (!machine || machine.straps === 'none') return [];
-  const part = machine.straps;
+  if (!machine) return [];
   const [x, y] = pulleyPlace(machine);
-  return BODY_SIDES.filter((side) => part === 'feet' || body.pose[side].arm.hand === undefined).map(
-    (side) => {
-      const at = part === 'feet' ? body[side].ankle : body[side].hand;
-      const pulley: Vec3 = [x, y, Math.sign(at[2] || 1) * HALF_BETWEEN_PULLEYS];
-      return {
-        part,
-        side,
-        by: 'strap' as const,
-        at,
-        force: scale(unit(subtract(pulley, at)), force),
-      };
-    },
+  const ends = strapEnds(machine).filter(
+    ({ part, side }) => part === 'feet' || body.pose[side].arm.hand === undefined,
   );
+  return ends.map(({ part, side }) => {
+    const at = part === 'feet' ? body[side].ankle : body[side].hand;
+    const pulley: Vec3 = [x, y, Math.sign(at[2] || 1) * HALF_BETWEEN_PULLEYS];
+    const force = scale(unit(subtract(pulley, at)), spring * strapShare(ends.length));
+    return { part, side, by: 'strap' as const, at, force };
+  });
 }
 
 /** Limbs on the bar press it away from the body with all that the springs pull; each takes its part. */

@@ -23,6 +23,7 @@ describe('springForceN', () => {
 
   it('is held at four places by two straps that a rider on the carriage pulls', () => {
     const setting = { springs: { medium: 1 } };
-    expect(strapForceN(setting, 0.2) * 4).toBeCloseTo(springForceN(setting, 0.2), 6);
+    expect(strapForceN(setting, 0.2, 2) * 4).toBeCloseTo(springForceN(setting, 0.2), 6);
+    expect(strapForceN(setting, 0.2, 1) * 2).toBeCloseTo(springForceN(setting, 0.2), 6);
   });
 });

@@ -29,12 +29,19 @@ export function springForceN(
 }
 
 /**
- * Of the springs' force. A strap runs from the carriage over the frame's pulley to a rider on that carriage,
- * so two straps hold it at four places, each with a quarter. Free-body of the carriage; friction is left out.
+ * What each strap carries of the springs' force. It runs from the carriage over the frame's pulley to a rider on
+ * that carriage, so each strap in use holds it at two places: two of them a quarter each, one alone a half.
+ * Free-body of the carriage; friction is left out.
  */
-export const STRAP_CARRIES = 1 / 4;
+export function strapShare(inUse: number): number {
+  return 1 / (2 * inUse);
+}
 
 /** What each strap pulls with, in newtons, in the hand or foot of a rider on the carriage. */
-export function strapForceN(settings: MachineSetting | undefined, outM: number): number {
-  return springForceN(settings, outM) * STRAP_CARRIES;
+export function strapForceN(
+  settings: MachineSetting | undefined,
+  outM: number,
+  inUse: number,
+): number {
+  return springForceN(settings, outM) * strapShare(inUse);
 }

@@ -105,7 +105,7 @@ export const MachinePose = z.strictObject({
   out: z.number().min(0).max(0.8),
   /** The carriage's middle, from the part that the body rests on. */
   middle: share,
-  straps: z.enum(['none', 'hands', 'feet']),
+  straps: z.enum(['none', 'hands', 'feet', 'right hand', 'left hand', 'right foot', 'left foot']),
   box: z.enum(['none', 'long', 'short']),
   board: z.boolean(),
 });

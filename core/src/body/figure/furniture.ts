@@ -1,7 +1,7 @@
 import type { PropUse } from '../../movement/exercise.ts';
 import type { MachinePose } from '../../movement/pose.ts';
 import type { Prop, PropPlace } from '../../movement/vocabulary.ts';
-import { BALL, BOX, CARRIAGE, FRAME_LENGTH, barPlace, pulleyPlace } from '../machine.ts';
+import { BALL, BOX, CARRIAGE, FRAME_LENGTH, barPlace, pulleyPlace, strapEnds } from '../machine.ts';
 import { BODY_SIDES } from '../full-pose.ts';
 import type { Body } from '../body.ts';
 import { lowestOf, partSolids } from '../solids.ts';
@@ -56,11 +56,17 @@ export function placeProp(use: PropUse, body: Body): PropPlacing {
   const height = propHeight(use.prop, use.count);
   const anchor = anchorOf(use.place, body);
   if (anchor.under) {
-    const [x, , z] = anchor.at;
+    const [, seat, z] = anchor.at;
+    const isBehind = use.prop === 'chair' && seat > height + STANDING_UP;
+    const x = anchor.at[0] - (isBehind ? CHAIR_BEHIND : 0);
     return { centre: [x, height / 2, z], under: true, touches: anchor.touches ?? anchor.at };
   }
   return { centre: anchor.at, under: false, touches: anchor.touches ?? anchor.at };
 }
+
+/** Whose seat is so far over a chair stands before it, so far. */
+const STANDING_UP = 0.06;
+const CHAIR_BEHIND = 0.2;
 
 interface Anchor {
   at: Vec3;
@@ -363,15 +369,12 @@ function barPart(camera: Camera, x: number, y: number, way: number, depth: numbe
 }
 
 function strapParts(body: Body, camera: Camera): FurniturePart[] {
-  const machine = body.pose.machine;
-  if (!machine || machine.straps === 'none') return [];
+  const { machine } = body.pose;
+  if (!machine) return [];
   const [x, y] = pulleyPlace(machine);
-  return (['right', 'left'] as const).map((side) => {
+  return strapEnds(machine).map(({ part, side }) => {
     const limbs = body[side];
-    const end =
-      machine.straps === 'hands'
-        ? mix(limbs.wrist, limbs.hand, 0.5)
-        : mix(limbs.heel, limbs.toe, 0.5);
+    const end = part === 'hands' ? palmOf(limbs) : mix(limbs.heel, limbs.toe, 0.5);
     const pulley: Vec3 = [x, y, side === 'right' ? 0.12 : -0.12];
     const points = [pulley, end].map((place) => project(camera, place));
     return {

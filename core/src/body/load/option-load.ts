@@ -1,6 +1,7 @@
 import type { Exercise, Option, PropUse } from '../../movement/exercise.ts';
 import { peakOfEither, measuresOf, type OptionMeasures } from '../measures/measures-of.ts';
 import type { WholeMeasure } from '../measures/measure-names.ts';
+import { PROP_WORDS } from '../../movement/words.ts';
 import { bodiesOf } from '../option-body.ts';
 import { springForceN } from '../springs.ts';
 import { movingOf } from './moving.ts';
@@ -22,6 +23,7 @@ export interface LoadPart {
     | 'momentum'
     | 'moving limbs'
     | 'stillness'
+    | 'prop that loads'
     | 'spring';
   /** Points of the hundred that it gives. */
   points: number;
@@ -62,6 +64,7 @@ const SCALE = {
   momentum: { most: 5, from: 50, full: 60 },
   'moving limbs': { most: 4, from: 0, full: 4 },
   stillness: { most: 2, from: 0, full: 1 },
+  'prop that loads': { most: 3, from: 0, full: 1 },
   spring: { most: 10, from: 0, full: 260 },
 } as const satisfies Record<LoadPart['name'], Scale>;
 
@@ -109,6 +112,7 @@ function weighOption(option: Option): OptionLoad {
     ...placeParts(measures, option),
     ...movementParts(measures, option),
     springPart(option),
+    propPart(option),
   ].filter(({ points }) => points > 0);
   const score = parts.reduce((sum, { points }) => sum + points, 0);
   return { score: Math.round(Math.min(100, score)), parts };
@@ -277,6 +281,16 @@ function springPart({ settings }: Option): LoadPart {
     );
   }
   return part('spring', force, `the spring pulls with about ${force} N at mid stroke`);
+}
+
+/** Weights, bands and rings are not weighed: their strength is the studio's. */
+function propPart({ props }: Option): LoadPart {
+  const load = props.find(({ role, optional }) => role === 'load' && !optional);
+  return part(
+    'prop that loads',
+    load ? 1 : 0,
+    load ? `a ${PROP_WORDS[load.prop]} is lifted, pressed or stretched` : 'no prop loads it',
+  );
 }
 
 /** Thousandths of body weight times stature. */

@@ -4,6 +4,7 @@ import { optionLoadOf, type OptionLoad, type LoadPart } from '@wrenfern/core/bod
 import { optionSkillOf } from '@wrenfern/core/body/load/option-skill';
 import { MASS_KG, STATURE_M } from '@wrenfern/core/body/body-segments';
 import { bodiesOf } from '@wrenfern/core/body/option-body';
+import { strapEnds } from '@wrenfern/core/body/machine';
 import { springForceN, strapForceN } from '@wrenfern/core/body/springs';
 import { toNewtonMetres, weigh } from '@wrenfern/core/body/statics';
 import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
@@ -146,11 +147,11 @@ function Why({ id, exercise, option, demand }: Weighed & { id: string; demand: O
 function pullWords(option: Option): string {
   const machines = bodiesOf(option).flatMap(({ pose }) => pose.machine ?? []);
   const outM = Math.max(0, ...machines.map(({ out }) => out)) * EXAMPLE.statureM;
-  const inStraps = machines.some(({ straps }) => straps !== 'none');
+  const inStraps = Math.max(0, ...machines.map((machine) => strapEnds(machine).length));
   const pull = Math.round(springForceN(option.settings, outM));
-  const each = Math.round(strapForceN(option.settings, outM));
+  const each = Math.round(strapForceN(option.settings, outM, inStraps));
   const place = `with the carriage ${Math.round(outM * 100)} cm out`;
-  return inStraps
+  return inStraps > 0
     ? `Each strap pulls with about ${each} N ${place}, by stand-in springs; your own differ.`
     : `The springs pull with about ${pull} N ${place}, by stand-in springs; your own differ.`;
 }
