@@ -1,5 +1,7 @@
-import { optionLoadOf } from '@wrenfern/core/body/load/option-load';
-import { builtInCatalogue } from '@wrenfern/library';
-import { bodiesOf } from '@wrenfern/core/body/option-body';
-import { weigh } from '@wrenfern/core/body/statics';
-for (const p of process.argv.slice(2)) { const [s,n]=p.split(':'); const o=builtInCatalogue.require(s!).options[+n!-1]!; const l=optionLoadOf(o); console.log(p,l.score,l.parts.map(x=>x.name+' '+x.points+' '+x.because).join('; ')); for(const b of bodiesOf(o)) console.log('   ',weigh(b,o.settings).supports.filter(s=>s.share>.005).map(s=>s.part+' '+s.share.toFixed(3)+s.on).join(', '));}
+import { builtInExercises } from '@wrenfern/library';
+import { measuresOf, peakOfEither } from '@wrenfern/core/body/measures/measures-of';
+const C:[string,string,number][]=[['lying-flat','flat',1],['end-range-joint','endShare',.9],['end-range-joint','endShare',.95],['flexion-end-range','roundEnd',.85],['rotation-small','turn mid',8],['rotation-small','turnSum',12],['rotation-end-range','turnEnd',.85],['side-bend','sideSum',12],['side-bend','sideSum',18],['balance','tips',.3],['balance','tips',.5],['grip','grip',5],['belly-pressure','belly',40],['belly-pressure','belly',20],['moving-platform','mp',1],['extension-small','arch low',5],['articulation','art',30]];
+const rows=builtInExercises.flatMap(e=>e.options.map(o=>({e,o,m:measuresOf(o)})));
+function val(r:any,k:string){const w=(n:string)=>r.m.whole[n]?.peak??0; switch(k){case 'turnSum':return w('turn low')+w('turn mid')+w('turn up');case 'sideSum':return w('side low')+w('side mid')+w('side up'); case 'roundEnd': return Math.max(w('round low')/45,w('round mid')/38,w('round up')/45); case 'turnEnd': return Math.max(w('turn low')/18,w('turn mid')/26,w('turn up')/32); case 'grip': return peakOfEither(r.m,'grip' as any)??0; case 'mp': return r.e.machine==='reformer'&&['standing','kneeling','plank','quadruped'].includes(r.o.position??r.e.position)?1:0; default: return w(k);} }
+for(const [d,k,f] of C){ const typed=rows.filter(r=>r.o.demands.includes(d as any)); const meas=rows.filter(r=>val(r,k)>=f); const both=typed.filter(r=>val(r,k)>=f); console.log(d,k,f,'typed',typed.length,'measured',meas.length,'both',both.length, '| typed only:',typed.filter(r=>val(r,k)<f).slice(0,7).map(r=>r.e.slug+r.o.number).join(' '),'| measured only:',meas.filter(r=>!r.o.demands.includes(d as any)).slice(0,9).map(r=>r.e.slug+r.o.number).join(' ')); }
+const cnt:any={}; rows.forEach(r=>r.o.demands.forEach((d:string)=>cnt[d]=(cnt[d]??0)+1)); console.log(cnt);

@@ -2,9 +2,10 @@
  * The sixteen segments of the body: mass and centre of mass for women and men, lengths for both.
  *
  * Masses and centres: de Leva, "Adjustments to Zatsiorsky-Seluyanov's segment inertia parameters",
- * J Biomech 29 (1996) 1223-1230, table 4 (from memory). Lengths: Drillis and Contini (1966) as
- * tabled in Winter, Biomechanics and Motor Control of Human Movement (from memory); the trunk from
- * hip to neck is cut by the joints of the back so that it can bend.
+ * J Biomech 29 (1996) 1223-1230, table 4 (from memory). Lengths of thigh, shank and foot's height: Drillis and
+ * Contini (1966) as tabled in Winter, Biomechanics and Motor Control of Human Movement (from memory). Those of the
+ * arm are ours (theirs are 0.186, 0.146 and 0.108): it is counted from the middle of the shoulder and the hand to
+ * where it grips. The trunk from hip to neck is cut by the joints of the back so that it can bend.
  */
 
 export type Build = 'woman' | 'man';

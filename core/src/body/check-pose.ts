@@ -28,6 +28,8 @@ export function faultsOf(body: Body): PoseFault[] {
   ];
 }
 
+const WAY_WORDS = { round: 'rounding', side: 'side-bend', turn: 'turn' } as const;
+
 function jointFaults(body: Body): PoseFault[] {
   const faults: PoseFault[] = [];
   const test = (name: string, range: JointRange, degrees: number) => {
@@ -46,8 +48,17 @@ function jointFaults(body: Body): PoseFault[] {
     test(`${name}: side-bend`, limit.side, pose.side[index as 0]);
     test(`${name}: turn`, limit.turn, pose.turn[index as 0]);
   });
+  const whole = JOINT_LIMITS['whole back'];
+  for (const way of ['round', 'side', 'turn'] as const) {
+    const [low, middle, upper] = pose[way];
+    test(`the whole back: ${WAY_WORDS[way]}`, whole[way], low + middle + upper);
+  }
   for (const side of BODY_SIDES) {
     const limbs = body[side];
+    // Turns are read from the pose: seen from outside, a limb that points sideways has none of its own.
+    test(`${side} hip: turn`, JOINT_LIMITS.hip.turn, pose[side].leg.turn ?? 0);
+    test(`${side} shoulder: turn`, JOINT_LIMITS.shoulder.turn, pose[side].arm.turn ?? 0);
+    test(`${side} wrist`, JOINT_LIMITS.wrist, pose[side].arm.wrist ?? 0);
     const hip = ballJointAngles(body.pelvisTurn, limbs.thigh, side);
     test(`${side} hip: flexion`, JOINT_LIMITS.hip.flex, hip.flex);
     test(`${side} hip: opening`, JOINT_LIMITS.hip.out, hip.out);

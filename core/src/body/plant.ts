@@ -29,7 +29,10 @@ import {
 /** Puts hands and feet where the pose wants them: feet first, for hands may hold them. */
 export function plant(body: Body): Body {
   const legs: Body = { ...body, right: { ...body.right }, left: { ...body.left } };
-  for (const side of BODY_SIDES) {
+  // A foot on the other leg comes after that leg.
+  const onOther = (side: BodySide) =>
+    Number(body.pose[side].leg.foot?.startsWith('other') ?? false);
+  for (const side of [...BODY_SIDES].sort((a, b) => onOther(a) - onOther(b))) {
     const leg = body.pose[side].leg;
     if (leg.foot) Object.assign(legs[side], plantFoot(legs, side, leg));
   }

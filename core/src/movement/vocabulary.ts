@@ -208,7 +208,9 @@ export type BodyPart = z.infer<typeof BodyPart>;
 /**
  * Spine load, least to most: 0 lying; 1 all fours, low bridge, chest lift; 2 tall sitting or standing;
  * 3 leaning back or rolling through sitting; 4 standing or long sitting bent, rolling on the back.
- * The order follows disc pressure by posture: Wilke et al., Spine 24 (1999) 755-762 (from memory).
+ * That bent and leaning backs are loaded more than upright ones, and those more than lying ones, follows disc
+ * pressure by posture: Wilke et al., Spine 24 (1999) 755-762 (from memory). They measured no all fours, bridge or
+ * rolling: where those stand is common practice.
  */
 export const SpineLoad = z.number().int().min(0).max(4);
 
