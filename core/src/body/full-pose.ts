@@ -108,8 +108,15 @@ export function mirrorPose(pose: FullPose): FullPose {
     turn: flip(pose.turn),
     right: pose.left,
     left: pose.right,
+    // A wall beside the body comes to the other side, one ahead stays.
+    wall: isAcross(pose.face) && pose.wall !== undefined ? -pose.wall : pose.wall,
     machine: pose.machine && { ...pose.machine, straps: OTHER_STRAP[pose.machine.straps] },
   };
+}
+
+/** Faces along the depth of the picture: what is ahead in the room is beside it. */
+function isAcross(face: number): boolean {
+  return Math.abs(Math.sin((face * Math.PI) / 180)) > Math.SQRT1_2;
 }
 
 const OTHER_STRAP: Record<MachinePose['straps'], MachinePose['straps']> = {

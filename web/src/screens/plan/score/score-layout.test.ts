@@ -51,7 +51,7 @@ describe('layOutScore', () => {
 
   it('keeps every row tall enough to read, and none too tall', () => {
     const slugs = builtInExercises.map(({ slug }) => slug);
-    const parts = [slugs.slice(0, 80), slugs.slice(80, 160), slugs.slice(160)];
+    const parts = [0, 80, 160, 240].map((from) => slugs.slice(from, from + 80));
     const all = layoutOf(parts).layout;
     expect(all.rows).toHaveLength(slugs.length);
     for (const { height } of all.rows) {
