@@ -38,6 +38,21 @@ describe('faultsOf', () => {
       /middle back: turn is at 60°/,
     ],
     [
+      'a hip turned too far',
+      { shape: 'standing', rightLeg: { turn: 90 } },
+      /right hip: turn is at 90°/,
+    ],
+    [
+      'a wrist bent too far',
+      { shape: 'standing', leftArm: { wrist: 120 } },
+      /left wrist is at 120°/,
+    ],
+    [
+      'a back whose parts are each within their range, and not all together',
+      { shape: 'sit-long', round: [44, 37, 44, 0] },
+      /the whole back: rounding is at 125°/,
+    ],
+    [
       'a foot through the floor',
       { shape: 'sit-long', legs: { flex: 60 } },
       /right foot is \d+ cm under/,
@@ -71,6 +86,10 @@ describe('the joint limits', () => {
     ['hip', JOINT_LIMITS.hip.flex, -30, 120],
     ['knee', JOINT_LIMITS.knee, 0, 135],
     ['elbow', JOINT_LIMITS.elbow, 0, 150],
+    ['wrist', JOINT_LIMITS.wrist, -80, 70],
+    ['turned hip', JOINT_LIMITS.hip.turn, -45, 45],
+    ['turned shoulder', JOINT_LIMITS.shoulder.turn, -70, 90],
+    ['whole back', JOINT_LIMITS['whole back'].round, -25, 80],
     ['shoulder', JOINT_LIMITS.shoulder.flex, -60, 180],
     ['ankle', JOINT_LIMITS.ankle, -20, 50],
   ])('of the %s are no less than the clinic’s', (_joint, [least, most], low, high) => {

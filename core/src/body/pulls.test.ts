@@ -25,6 +25,19 @@ describe('straps and bar', () => {
       expect(newtons(force)).toBeCloseTo(springForceN(springs, out) / 4, 3);
   });
 
+  it('one strap alone carries half', () => {
+    const one = layOutBody(fullPose({ shape: 'straps-arms', machine: { straps: 'left hand' } }));
+    const [pull, ...others] = pullsOf(one, springs);
+    const out = (one.pose.machine?.out ?? NaN) * 1.7;
+    expect(others).toEqual([]);
+    expect(pull?.side).toBe('left');
+    expect(newtons(pull?.force ?? [])).toBeCloseTo(springForceN(springs, out) / 2, 3);
+  });
+
+  it('a carriage at home stands on its stops, and nobody feels the springs', () => {
+    expect(pullsOf(body('carriage-home'), springs)).toEqual([]);
+  });
+
   it('two feet on the bar share the whole of it, away from the bar', () => {
     const laid = body('carriage-out');
     const pulls = pullsOf(laid, springs);

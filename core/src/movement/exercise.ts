@@ -71,8 +71,9 @@ export const Option = z.strictObject({
   stepBack: words,
   props: z.array(PropUse).max(FEW).default([]),
   settings: MachineSetting.optional(),
-  /** Only where this option is dosed, placed or loaded differently from its exercise. */
+  /** Only where this option is dosed, paced, placed or loaded differently from its exercise. */
   dose: Dose.optional(),
+  tempo: Tempo.optional(),
   position: Position.optional(),
   spineLoad: SpineLoad.optional(),
   moves: z.array(SpineMove).max(FEW).optional(),
@@ -175,6 +176,14 @@ export type ExerciseInput = z.input<typeof Exercise>;
 export function optionOf(exercise: Exercise, number: number): Option {
   const found = exercise.options.find((option) => option.number === number);
   return found ?? standardOption(exercise);
+}
+
+/** The kind of repetition that an option is done in, which sets its pace. */
+export function tempoOf(
+  exercise: Pick<Exercise, 'tempo'>,
+  option: Pick<Option, 'tempo'> | undefined,
+): Tempo {
+  return option?.tempo ?? exercise.tempo;
 }
 
 export function standardOption(exercise: Exercise): Option {

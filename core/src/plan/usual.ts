@@ -1,5 +1,6 @@
 import type { Dose } from '../movement/dose.ts';
-import { optionOf, type Exercise } from '../movement/exercise.ts';
+import { optionOf, tempoOf, type Exercise } from '../movement/exercise.ts';
+import type { Tempo } from '../movement/vocabulary.ts';
 import { offeredOptions, type ExerciseItem } from './plan.ts';
 import type { SchoolRules } from './school.ts';
 
@@ -28,11 +29,16 @@ export function doseOf(item: ExerciseItem, exercise: Exercise, school: SchoolRul
   if (first?.dose) return first.dose;
   if (item.dose && !first) return item.dose;
   const option = optionOf(exercise, shownOption(item, exercise, school));
-  return schoolDose(option.dose ?? exercise.dose, exercise, school);
+  return schoolDose(option.dose ?? exercise.dose, exercise, school, tempoOf(exercise, option));
 }
 
 /** What a school makes of a dose that nobody set. */
-export function schoolDose(dose: Dose, exercise: Exercise, school: SchoolRules): Dose {
+export function schoolDose(
+  dose: Dose,
+  exercise: Exercise,
+  school: SchoolRules,
+  tempo: Tempo = exercise.tempo,
+): Dose {
   const wanted = school.defaults.dose;
   const isWork = exercise.family !== 'release' && exercise.family !== 'awareness';
   if (wanted.kind === 'own' || dose.kind !== 'repetitions' || !isWork) return dose;
@@ -42,7 +48,7 @@ export function schoolDose(dose: Dose, exercise: Exercise, school: SchoolRules):
     const { onS, offS } = wanted;
     return { kind: 'timed', onS, offS, rounds: 1, sets: dose.sets, sides, directions: 1 };
   }
-  if (exercise.tempo === 'pulse') return dose;
+  if (tempo === 'pulse') return dose;
   const { least, most } = exercise.usual;
   const inSchool = Math.min(wanted.most, Math.max(wanted.least, dose.count));
   return { ...dose, count: Math.min(most, Math.max(least, inSchool)) };

@@ -67,6 +67,7 @@ const WrittenOption = z.strictObject({
   props: option.props,
   settings: option.settings,
   dose: option.dose,
+  tempo: option.tempo,
   position: option.position,
   spineLoad: option.spineLoad,
   moves: option.moves,

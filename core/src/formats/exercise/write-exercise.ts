@@ -72,6 +72,7 @@ function writeOption(
     props: some(option.props)?.map(writeProp),
     settings: ownSettings(option.settings, settings),
     dose: option.dose ? writeDose(option.dose) : undefined,
+    tempo: option.tempo,
     position: option.position,
     spineLoad: option.spineLoad,
     moves: option.moves,

@@ -1,4 +1,4 @@
-import { optionOf, type Exercise } from '../../movement/exercise.ts';
+import { optionOf, tempoOf, type Exercise } from '../../movement/exercise.ts';
 import { STEADY_PACE, TEACHING } from './pace.ts';
 import { workParts } from './work.ts';
 
@@ -14,12 +14,13 @@ export function plainLengthS(exercise: Exercise): number {
   const option = optionOf(exercise, exercise.standard);
   const parts = workParts({
     dose: option.dose ?? exercise.dose,
-    tempo: exercise.tempo,
+    tempo: tempoOf(exercise, option),
     position: option.position ?? exercise.position,
     teaching: 'brief',
     pace: STEADY_PACE,
   });
-  const words: number = exercise.tempo === 'hold' ? TEACHING.stretchS : TEACHING.briefWithOptionsS;
+  const words: number =
+    tempoOf(exercise, option) === 'hold' ? TEACHING.stretchS : TEACHING.briefWithOptionsS;
   const length = parts.reduce((sum, part) => sum + part.durationS, words);
   LENGTHS.set(exercise, length);
   return length;

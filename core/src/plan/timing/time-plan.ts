@@ -1,6 +1,6 @@
 import { effortOf } from '../../body/load/option-load.ts';
 import type { Catalogue } from '../../movement/catalogue.ts';
-import { optionOf, type Exercise, type Option } from '../../movement/exercise.ts';
+import { optionOf, type Exercise, type Option, tempoOf } from '../../movement/exercise.ts';
 import { gearAfter, gearFor } from '../../movement/gear.ts';
 import type { Position } from '../../movement/vocabulary.ts';
 import {
@@ -118,11 +118,11 @@ function layOutExercise(
     ...spokenBefore(item, exercise, teaching, pace, walk),
   ];
   absorbIntoChange(walk, before);
-  const doing = { tempo: exercise.tempo, position: stance.position, teaching, pace };
+  const doing = { tempo: tempoOf(exercise, option), position: stance.position, teaching, pace };
   const variants = variantsOf(item, exercise, walk.school);
   const work =
     variants.length > 0
-      ? variantParts(variants, item, doing, stance, context)
+      ? variantParts(variants, exercise, item, doing, stance, context)
       : workParts({ ...doing, dose });
   const parts = [...before, ...work, ...spokenOver(item, exercise, teaching, pace), ...rest(item)];
   walk.stance = { ...stance, position: exercise.endPosition ?? stance.position };
@@ -280,6 +280,7 @@ function spokenOver(
 /** Each variant's work, and what is changed on the way to it; the stance is left as the last one leaves it. */
 function variantParts(
   variants: readonly DoneVariant[],
+  exercise: Exercise,
   item: ExerciseItem,
   doing: Omit<Parameters<typeof workParts>[0], 'dose'>,
   stance: Stance,
@@ -305,7 +306,7 @@ function variantParts(
     };
     // What was taught at the first is only recalled at the others.
     const teaching = index > 0 && doing.teaching === 'full' ? 'brief' : doing.teaching;
-    const work = workParts({ ...doing, dose, teaching });
+    const work = workParts({ ...doing, tempo: tempoOf(exercise, option), dose, teaching });
     for (const part of work) part.variant = option.number;
     return index === 0 ? work : [change, ...work];
   });

@@ -1,6 +1,6 @@
 import { demandsOf } from '@wrenfern/core/people/demands';
 import { useCallback, useRef } from 'react';
-import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
+import { tempoOf, type Exercise, type Option } from '@wrenfern/core/movement/exercise';
 import type { View } from '@wrenfern/core/movement/pose';
 import { DEMAND_WORDS } from '@wrenfern/core/people/cautions';
 import { TEMPO_PACE } from '@wrenfern/core/plan/timing/pace';
@@ -45,7 +45,7 @@ function Rung({
   playing,
   mirrored,
 }: LadderProps & { option: Option; before: Option | undefined }) {
-  const { breath, shareAt, onShare } = useBreath(exercise);
+  const { breath, shareAt, onShare } = useBreath(exercise, option);
   const isStandard = option.number === exercise.standard && !isSeries(exercise);
   /** A variant is no step from the one before it. */
   const step = isSeries(exercise) ? undefined : before;
@@ -55,7 +55,7 @@ function Rung({
         <MovingFigure
           option={option}
           view={view}
-          round={exercise.tempo === 'circle'}
+          round={tempoOf(exercise, option) === 'circle'}
           shareAt={shareAt}
           playing={playing}
           mirrored={mirrored}
@@ -89,9 +89,9 @@ function Rung({
 }
 
 /** The words of the breath, in step with the moving figure. */
-function useBreath(exercise: Exercise) {
+function useBreath(exercise: Exercise, option: Option) {
   const breath = useRef<HTMLParagraphElement>(null);
-  const secondsS = repetitionS(exercise);
+  const secondsS = repetitionS(exercise, option);
   const shareAt = useCallback((seconds: number) => (seconds / secondsS) % 1, [secondsS]);
   const { phases } = exercise.breath;
   // Written past React: it changes with every picture.
@@ -152,8 +152,8 @@ const BREATH_WORDS = { in: 'in', out: 'out', free: 'breathe' } as const;
 const SLOWEST_S = 9;
 const QUICKEST_S = 1.4;
 
-function repetitionS(exercise: Exercise): number {
-  return Math.min(SLOWEST_S, Math.max(QUICKEST_S, TEMPO_PACE[exercise.tempo].plainS));
+function repetitionS(exercise: Exercise, option: Option): number {
+  return Math.min(SLOWEST_S, Math.max(QUICKEST_S, TEMPO_PACE[tempoOf(exercise, option)].plainS));
 }
 
 function propWords(option: Option): string {

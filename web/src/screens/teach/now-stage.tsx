@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import { useCallback, useEffect, useRef, type ReactNode } from 'react';
-import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
+import { tempoOf, type Exercise, type Option } from '@wrenfern/core/movement/exercise';
 import type { SchoolRules } from '@wrenfern/core/plan/school';
 import { schoolWords } from '@wrenfern/core/plan/school-words';
 import type { NowView } from '@wrenfern/core/live/run-class';
@@ -51,7 +51,7 @@ export function NowStage({
           <MovingFigure
             option={option}
             view={exercise.view}
-            round={exercise.tempo === 'circle'}
+            round={tempoOf(exercise, option) === 'circle'}
             shareAt={shareAt}
             playing={now.part?.kind === 'work' && now.part.eachS !== undefined}
             mirrored={now.part?.side === 'left'}

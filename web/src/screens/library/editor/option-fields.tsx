@@ -1,16 +1,17 @@
-import { LEVER_WORDS } from '@wrenfern/core/movement/words';
+import { LEVER_WORDS, TEMPO_WORDS } from '@wrenfern/core/movement/words';
 import { Copy, Plus, Trash2 } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 import type { KeyPose } from '@wrenfern/core/movement/pose';
-import { DEMANDS, LEVERS } from '@wrenfern/core/movement/vocabulary';
+import { DEMANDS, LEVERS, TEMPOS } from '@wrenfern/core/movement/vocabulary';
 import { DEMAND_WORDS } from '@wrenfern/core/people/cautions';
 import { Button } from '../../../parts/button.tsx';
 import { TextField } from '../../../parts/field.tsx';
 import { Figure } from '../../../parts/figure.tsx';
 import { IconButton } from '../../../parts/icon-button.tsx';
+import { Select } from '../../../parts/select.tsx';
 import { BodyMeasures } from '../body-measures.tsx';
 import { LoadBars } from '../load-bars.tsx';
 import { Chips } from './basics-fields.tsx';
@@ -86,6 +87,9 @@ export function OptionFields({ form, draft }: OptionFieldsProps) {
   );
 }
 
+/** Stands for an option that is paced as its exercise. */
+const AS_EXERCISE = 'as-exercise';
+
 interface RungProps extends OptionFieldsProps {
   option: Option;
   change: (part: Partial<Option>) => void;
@@ -106,6 +110,17 @@ function Rung({ index, option, draft, form, change }: RungProps & { index: numbe
             {...form.register(`options.${index}.${key}`)}
           />
         ))}
+      </div>
+      <div className="max-w-sm">
+        <Select
+          label="Kind of repetition"
+          value={option.tempo ?? AS_EXERCISE}
+          choices={[
+            { value: AS_EXERCISE, name: `as the exercise: ${TEMPO_WORDS[draft.tempo]}` },
+            ...TEMPOS.map((value) => ({ value, name: TEMPO_WORDS[value] })),
+          ]}
+          onChange={(value) => change({ tempo: value === AS_EXERCISE ? undefined : value })}
+        />
       </div>
       <OptionGear option={option} onReformer={draft.machine === 'reformer'} change={change} />
       <Chips
