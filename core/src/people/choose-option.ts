@@ -8,6 +8,7 @@ import { offeredOptions, type ExerciseItem } from '../plan/plan.ts';
 import { cautionOf, type CautionId } from './cautions.ts';
 import { cautionsOn, type CautionEntry, type Person } from './person.ts';
 import type { Reason } from './reasons.ts';
+import { standInsFor } from './stand-ins.ts';
 
 /** What one person does at one item. */
 export type Choice =
@@ -194,13 +195,12 @@ function swapFor(
   ownLevel: number,
   catalogue: Catalogue,
 ): Choice {
-  for (const slug of exercise.swaps) {
-    const swap = catalogue.get(slug);
-    const option = swap?.options
+  for (const swap of standInsFor(exercise, catalogue)) {
+    const option = swap.options
       .filter((candidate) => candidate.number <= Math.min(swap.standard, Math.max(1, ownLevel)))
       .reverse()
       .find((candidate) => !firstAvoided(candidate, restrictions));
-    if (!swap || !option) continue;
+    if (!option) continue;
     return {
       kind: 'swap',
       exercise: swap.slug,

@@ -139,7 +139,8 @@ describe('chooseOption', () => {
   });
 
   it('rests in a named shape when nothing stands in, and not where that is ruled out', () => {
-    const prone = choose(attendee('a', 2, ['pregnancy-later']), 'alone');
+    const few = createCatalogue([alone, aloneToo]);
+    const prone = chooseOption(attendee('a', 2, ['pregnancy-later']), itemOf('alone'), few, DAY);
     expect(prone).toMatchObject({ kind: 'rest', shape: REST_SHAPES['side-lying'] });
     expect(codes(prone)).toContain('no-swap');
   });

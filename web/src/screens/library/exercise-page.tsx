@@ -6,6 +6,7 @@ import { describeDose } from '@wrenfern/core/movement/dose';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { VIEWS, type View } from '@wrenfern/core/movement/pose';
 import { cautionsAgainst, tellOpen } from '@wrenfern/core/people/cautions-against';
+import { standInsFor } from '@wrenfern/core/people/stand-ins';
 import { NotFound } from '../../parts/not-found.tsx';
 import { isBuiltIn, useCatalogue } from '../../data/catalogue.tsx';
 import { Button, buttonClass } from '../../parts/button.tsx';
@@ -80,8 +81,12 @@ function Page({ exercise }: { exercise: Exercise }) {
   );
 }
 
+/** Of what could stand in its place, so many are named. */
+const MOST_STAND_INS = 6;
+
 /** What to say and to watch, what it teaches, where it fits, whom it does not suit. */
 function Particulars({ exercise }: { exercise: Exercise }) {
+  const catalogue = useCatalogue();
   const floor = useMemo(() => floorSpaceOf(exercise), [exercise]);
   return (
     <div className="mt-8 grid gap-x-10 gap-y-6 md:grid-cols-2">
@@ -125,7 +130,12 @@ function Particulars({ exercise }: { exercise: Exercise }) {
       <Part title="Where it fits">
         <Slugs words="Prepares" slugs={exercise.prepares} />
         <Slugs words="Answered by" slugs={exercise.counters} />
-        <Slugs words="In its place" slugs={exercise.swaps} />
+        <Slugs
+          words="In its place"
+          slugs={standInsFor(exercise, catalogue)
+            .slice(0, MOST_STAND_INS)
+            .map((other) => other.slug)}
+        />
       </Part>
       <Part title="Cautions">
         <Cautions exercise={exercise} />

@@ -2,6 +2,7 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Choice, HandChoice } from '@wrenfern/core/people/choose-option';
+import { standInsFor } from '@wrenfern/core/people/stand-ins';
 import { explainReason } from '@wrenfern/core/people/reasons';
 import type { ExerciseItem } from '@wrenfern/core/plan/plan';
 import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
@@ -63,6 +64,9 @@ export function ChoiceCell({ lesson, booked, item, choice, catalogue }: ChoiceCe
   );
 }
 
+/** More is no choice any more. */
+const MOST_STAND_INS = 8;
+
 function ChooseAnother({
   lesson,
   booked,
@@ -74,10 +78,9 @@ function ChooseAnother({
   const save = useSaveBooking(lesson.id);
   const exercise = catalogue.require(item.exercise);
   const isByHand = booked.byHand[item.id] !== undefined;
-  const swaps = exercise.swaps.flatMap((slug) => {
-    const swap = catalogue.get(slug);
-    return swap ? [{ value: `swap ${slug} 1`, name: `instead: ${swap.name}` }] : [];
-  });
+  const swaps = standInsFor(exercise, catalogue)
+    .slice(0, MOST_STAND_INS)
+    .map(({ slug, name }) => ({ value: `swap ${slug} 1`, name: `instead: ${name}` }));
   const choices = [
     ...exercise.options.map((option) => ({
       value: `option ${option.number}`,
