@@ -251,11 +251,13 @@ describe('wrenfern catalogue', () => {
     const files = printed.map(({ options, ...file }) =>
       ExerciseDocument.parse({
         ...file,
-        options: options.map((option) => {
-          const own: Record<string, unknown> = { ...option };
-          for (const name of ['load', 'skill', 'level', 'levelName']) delete own[name];
-          return own;
-        }),
+        options: options.map((option) =>
+          Object.fromEntries(
+            Object.entries(option).filter(
+              ([name]) => !['load', 'skill', 'level', 'levelName'].includes(name),
+            ),
+          ),
+        ),
       }),
     );
     expect(files.map(readExercise)).toEqual(builtInExercises);
