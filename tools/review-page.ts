@@ -1,7 +1,8 @@
 import { levelOf } from '../core/src/body/load/option-level.ts';
 import { optionSkillOf } from '../core/src/body/load/option-skill.ts';
 import { optionLoadOf } from '../core/src/body/load/option-load.ts';
-import { arrowBetween, drawBody, fitFrame, joinFrames } from '../core/src/body/figure/draw.ts';
+import { frameOf, wayBetween } from '../core/src/body/figure/close-up.ts';
+import { drawBody, fitFrame } from '../core/src/body/figure/draw.ts';
 import { escapeXml } from '../core/src/body/figure/escape-xml.ts';
 import { figureSvg } from '../core/src/body/figure/svg.ts';
 import { bodiesOf } from '../core/src/body/option-body.ts';
@@ -22,9 +23,9 @@ const PROPORTION = 1.5;
 export function optionFigures(exercise: Exercise, option: Option): string {
   const bodies = bodiesOf(option);
   const figures = bodies.map((body) => drawBody(body, exercise.view, option.props));
-  const frame = fitFrame(joinFrames(figures.map((figure) => figure.frame)), PROPORTION);
-  const [first, second] = bodies;
-  const arrow = first && second ? arrowBetween(first, second, exercise.view) : undefined;
+  const frames = figures.map((figure) => figure.frame);
+  const frame = fitFrame(frameOf(bodies, frames, exercise.view), PROPORTION);
+  const arrow = wayBetween(bodies, exercise.view);
   return figures
     .map((figure, index) =>
       figureSvg(figure, frame, bodies[index]?.pose.name ?? '', {

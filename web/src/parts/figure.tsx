@@ -1,12 +1,6 @@
 import { useMemo } from 'react';
-import {
-  arrowBetween,
-  drawBody,
-  fitFrame,
-  joinFrames,
-  type FigurePart,
-  type Frame,
-} from '@wrenfern/core/body/figure/draw';
+import { frameOf, wayBetween } from '@wrenfern/core/body/figure/close-up';
+import { drawBody, fitFrame, type FigurePart, type Frame } from '@wrenfern/core/body/figure/draw';
 import { bodiesOf, mirroredBodiesOf, type Posed } from '@wrenfern/core/body/option-body';
 import type { PropUse } from '@wrenfern/core/movement/exercise';
 import type { View } from '@wrenfern/core/movement/pose';
@@ -44,18 +38,17 @@ export function Figure({
     const bodies = mirrored ? mirroredBodiesOf(of) : bodiesOf(of);
     const props = heldProps(of);
     const index = Math.min(pose ?? bodies.length - 1, bodies.length - 1);
-    const [first, second] = bodies;
     const shown = bodies[index];
-    if (!first || !shown) throw new Error('a figure needs a pose');
+    if (!shown) throw new Error('a figure needs a pose');
     const { parts, ground, frame: own } = drawBody(shown, view, props);
     // The way of what moves goes from pose to pose.
     const frames = arrow ? bodies.map((body) => drawBody(body, view, props).frame) : [own];
     return {
       parts,
       ground,
-      frame: fitFrame(joinFrames(frames), width / height),
+      frame: fitFrame(arrow ? frameOf(bodies, frames, view) : own, width / height),
       name: shown.pose.name,
-      way: arrow && second ? arrowBetween(first, second, view) : undefined,
+      way: arrow ? wayBetween(bodies, view) : undefined,
     };
   }, [of, view, pose, mirrored, arrow, width, height]);
   return (

@@ -2,7 +2,8 @@ import type { PropUse } from '../../movement/exercise.ts';
 import type { View } from '../../movement/pose.ts';
 import { mixBodies } from '../motion.ts';
 import type { Body } from '../body.ts';
-import { drawBody, joinFrames, type Figure, type Frame } from './draw.ts';
+import { frameOf } from './close-up.ts';
+import { drawBody, type Figure, type Frame } from './draw.ts';
 
 /** Pictures between one key pose and the next; enough that no step is seen. */
 const STEPS = 24;
@@ -41,7 +42,11 @@ export function filmBodies(
   };
   const isRound = round && bodies.length > 2;
   return {
-    frame: joinFrames(stops.map((_, index) => draw(index * STEPS).frame)),
+    frame: frameOf(
+      bodies,
+      stops.map((_, index) => draw(index * STEPS).frame),
+      view,
+    ),
     at: (share) => {
       const there = isRound ? share : 1 - Math.abs(1 - 2 * share);
       return draw(Math.round(ease(there, legs) * legs * STEPS));
