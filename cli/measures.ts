@@ -1,4 +1,5 @@
-import { measureLines, showMeasure } from '@wrenfern/core/body/measures/measure-lines';
+import { plainWork } from '@wrenfern/core/plan/timing/plain-length';
+import { measureLines, nearSeconds, showMeasure } from '@wrenfern/core/body/measures/measure-lines';
 import { measuresOf } from '@wrenfern/core/body/measures/measures-of';
 import type { Option } from '@wrenfern/core/movement/exercise';
 import { measuredDemands } from '@wrenfern/core/people/demands';
@@ -26,16 +27,20 @@ export function measures(slug: string, { option, side, isJson }: MeasureWishes):
     name: each.name,
     demands: [...measuredDemands(each)],
     byHand: each.demands,
-    measures: linesOf(each, side),
+    ...plainWork(exercise, each),
+    measures: linesOf(each, side).map((line) => ({
+      ...line,
+      nearS: nearSeconds(line, plainWork(exercise, each).workS),
+    })),
   }));
   if (isJson) return JSON.stringify({ slug, options: found }, null, 2);
   return found
-    .map(({ option: at, name, measures: lines, demands, byHand }) =>
+    .map(({ option: at, name, measures: lines, demands, byHand, workS, count }) =>
       [
-        `${exercise.name}, option ${at}: ${name}`,
+        `${exercise.name}, option ${at}: ${name} (${count} ×, ${workS} s)`,
         ...lines.flatMap((line) => {
           const shown = showMeasure(line);
-          return shown ? [`  ${line.name}: ${shown}`] : [];
+          return shown ? [`  ${line.name}: ${shown}, near it for ${line.nearS} s`] : [];
         }),
         `  makes the demands: ${demands.join(', ') || 'none'}; by hand besides: ${byHand.join(', ') || 'none'}`,
       ].join('\n'),

@@ -64,6 +64,13 @@ const SHOWN: Record<MeasureUnit, (value: number) => string> = {
   share: (value) => `${Math.round(value * 100)} %`,
 };
 
+/** Seconds of work in which the greater side's measure is near its peak; of a measure that is unknown, none. */
+export function nearSeconds({ whole, right, left }: MeasureLine, workS: number): number {
+  const sides = [right, left].flatMap((side) => side ?? []);
+  const most = whole ?? sides.sort((a, b) => b.peak - a.peak)[0];
+  return most ? Math.round(most.nearShare * workS) : 0;
+}
+
 /** "31 % of weight", "right 12°, left 40°", "unknown"; undefined where there is nothing of it. */
 export function showMeasure({ unit, whole, right, left }: MeasureLine): string | undefined {
   const show = (peak: Peak) => SHOWN[unit](peak.peak);

@@ -1,13 +1,19 @@
 import { useState } from 'react';
-import { measureLines, showMeasure } from '@wrenfern/core/body/measures/measure-lines';
+import { plainWork } from '@wrenfern/core/plan/timing/plain-length';
+import { measureLines, nearSeconds, showMeasure } from '@wrenfern/core/body/measures/measure-lines';
 import { measuresOf } from '@wrenfern/core/body/measures/measures-of';
-import type { Option } from '@wrenfern/core/movement/exercise';
+import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 import { DEMAND_WORDS } from '@wrenfern/core/people/cautions';
 import { measuredDemands } from '@wrenfern/core/people/demands';
 import { listWords } from '@wrenfern/core/movement/words';
 
+interface Measured {
+  exercise: Exercise;
+  option: Option;
+}
+
 /** What the drawn body shows of an option, in numbers, and what a caution makes of it. */
-export function BodyMeasures({ option }: { option: Option }) {
+export function BodyMeasures({ exercise, option }: Measured) {
   const [open, setOpen] = useState(false);
   return (
     <details
@@ -16,16 +22,17 @@ export function BodyMeasures({ option }: { option: Option }) {
       onToggle={(event) => setOpen(event.currentTarget.open)}
     >
       <summary className="min-h-6 cursor-pointer font-semibold">Measured from its poses</summary>
-      {open ? <Lines option={option} /> : null}
+      {open ? <Lines exercise={exercise} option={option} /> : null}
     </details>
   );
 }
 
 /** Worked out only where somebody looks: it takes some milliseconds. */
-function Lines({ option }: { option: Option }) {
+function Lines({ exercise, option }: Measured) {
+  const { workS, count } = plainWork(exercise, option);
   const lines = measureLines(measuresOf(option)).flatMap((line) => {
     const shown = showMeasure(line);
-    return shown ? [{ name: line.name, shown }] : [];
+    return shown ? [{ name: line.name, shown, nearS: nearSeconds(line, workS) }] : [];
   });
   const known = lines.filter(({ shown }) => shown !== 'unknown');
   const unknown = lines.filter(({ shown }) => shown === 'unknown');
@@ -37,11 +44,12 @@ function Lines({ option }: { option: Option }) {
           ? `For cautions that is: ${listWords(demands)}.`
           : 'No caution speaks of any of it.'}
       </p>
-      <dl className="mt-1 grid grid-cols-[1fr_auto] gap-x-3 gap-y-0.5">
-        {known.map(({ name, shown }) => (
+      <dl className="mt-1 grid grid-cols-[1fr_auto_auto] gap-x-3 gap-y-0.5">
+        {known.map(({ name, shown, nearS }) => (
           <div key={name} className="contents">
             <dt className="text-soft">{name}</dt>
             <dd className="text-right">{shown}</dd>
+            <dd className="text-right text-soft tabular-nums">{nearS} s</dd>
           </div>
         ))}
       </dl>
@@ -52,8 +60,9 @@ function Lines({ option }: { option: Option }) {
         </p>
       ) : null}
       <p className="mt-1 text-soft">
-        The most in the movement, of a middle body as drawn. ‰ are thousandths of weight × stature.
-        It clears nobody.
+        The most in the movement, of a middle body as drawn, and for how long it is near that (
+        {count} ×,
+        {workS} s at work). ‰ are thousandths of weight × stature. It clears nobody.
       </p>
     </>
   );

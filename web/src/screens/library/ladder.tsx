@@ -82,7 +82,7 @@ function Rung({
       </p>
       {step ? <Levers option={option} /> : null}
       <LoadBars exercise={exercise} option={option} before={step} />
-      <BodyMeasures option={option} />
+      <BodyMeasures exercise={exercise} option={option} />
       <Facts exercise={exercise} option={option} />
     </li>
   );

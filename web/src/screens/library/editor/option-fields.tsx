@@ -139,7 +139,7 @@ function Rung({ index, option, draft, form, change }: RungProps & { index: numbe
       />
       <div className="max-w-sm">
         <LoadBars exercise={draft} option={option} before={draft.options[index - 1]} />
-        <BodyMeasures option={option} />
+        <BodyMeasures exercise={draft} option={option} />
       </div>
     </>
   );
