@@ -6,7 +6,7 @@ import { checkWishes, DraftWishes } from '@wrenfern/core/draft/wishes';
 import { groupOf } from '@wrenfern/core/review/group';
 import { reviewOrder } from '@wrenfern/core/review/review';
 import { chooseOptions, VERSIONS_AT_ONCE } from '@wrenfern/core/people/choose-options';
-import type { CautionId } from '@wrenfern/core/people/cautions';
+import { CAUTIONS, type CautionId } from '@wrenfern/core/people/cautions';
 import { Person } from '@wrenfern/core/people/person';
 import { checkPlan, exerciseItemsOf, Plan } from '@wrenfern/core/plan/plan';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
@@ -211,11 +211,13 @@ describe('wishes that can’t be had together', () => {
   });
 
   it('names who can’t do what was asked for', () => {
-    const result = draft({ targetS: 3300, climbTo: 'teaser' });
-    if (result.kind !== 'conflict') throw new Error(result.kind);
-    expect(result.wishes).toHaveLength(2);
-    expect(result.wishes[0]).toBe('a climb to Teaser');
-    expect(result.wishes[1]).toMatch(/^(Bram|Ines) comes$/);
+    const cautions = CAUTIONS.map(({ id }) => ({ caution: id }));
+    const all = Person.parse({ id: 'all', name: 'Ola', level: 2, cautions });
+    const wishes = { targetS: 3300, machine: 'reformer', mustHave: ['down-stretch'] };
+    expect(draft(wishes, [{ person: all }])).toEqual({
+      kind: 'conflict',
+      wishes: ['Down stretch as a must', 'Ola comes'],
+    });
   });
 
   it('names the time where it is too short', () => {

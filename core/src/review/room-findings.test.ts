@@ -12,11 +12,13 @@ const ball = { prop: 'small-ball', place: 'between knees', role: 'feedback' } as
 const catalogue = makeCatalogue([
   makeExercise('front', {
     position: 'prone',
+    bodyParts: ['neck'],
     swaps: ['front-too'],
     options: [{ demands: ['prone'] }, { demands: ['prone'] }],
   }),
   makeExercise('front-too', {
     position: 'prone',
+    bodyParts: ['neck'],
     swaps: ['front'],
     options: [{ demands: ['prone'] }, { demands: ['prone'] }],
   }),
