@@ -1,5 +1,6 @@
 import type { Exercise, Option } from '../movement/exercise.ts';
 import type { Position, SpineMove } from '../movement/vocabulary.ts';
+import { leverSentences } from './check-levers.ts';
 import { faultsOf } from './check-pose.ts';
 import { loadOf } from './load/option-load.ts';
 import { placeProp, propHeight } from './figure/furniture.ts';
@@ -27,6 +28,7 @@ export function checkExercise(exercise: Exercise): ExerciseFault[] {
       ...balanceSentences(option),
       ...propSentences(option),
       ...(before ? stepSentences(before, option) : []),
+      ...(before && exercise.optionsAre === 'steps' ? leverSentences(before, option) : []),
     ];
     faults.push(...sentences.map((sentence) => ({ option: option.number, sentence })));
   });
