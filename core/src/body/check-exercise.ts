@@ -1,4 +1,4 @@
-import type { Exercise, Option } from '../movement/exercise.ts';
+import type { Exercise, Option, PropUse } from '../movement/exercise.ts';
 import type { Position, SpineMove } from '../movement/vocabulary.ts';
 import { leverSentences } from './check-levers.ts';
 import { faultsOf } from './check-pose.ts';
@@ -143,8 +143,11 @@ function balanceSentences(option: Option): string[] {
   );
 }
 
-/** Nearly five centimetres on a middle body: two, and what flesh and a soft prop give. */
-const TOUCHING = 0.028;
+/** Two centimetres on a middle body. */
+const TOUCHING = 0.012;
+/** A soft ball under a body is pressed to no less than this share of its height. */
+const PRESSED = 0.55;
+const SOFT: ReadonlySet<string> = new Set(['small-ball', 'stability-ball']);
 
 function propSentences(option: Option): string[] {
   const worn: ReadonlySet<string> = new Set(['band', 'pole', 'ring', 'hand-weight']);
@@ -153,12 +156,19 @@ function propSentences(option: Option): string[] {
     const near = bodiesOf(option).some((body) => {
       const { centre, under, touches } = placeProp(use, body);
       const gap = under
-        ? Math.abs(touches[1] - propHeight(use.prop, use.count))
+        ? gapUnder(use, touches[1])
         : Math.max(0, distance(centre, touches) - propHeight(use.prop) / 2);
       return gap <= TOUCHING;
     });
     return near ? [] : [`the ${use.prop} ${use.place} touches nothing in any picture.`];
   });
+}
+
+/** Between what lies under a body and the body, whichever is higher. */
+function gapUnder({ prop, count }: PropUse, at: number): number {
+  const height = propHeight(prop, count);
+  const least = SOFT.has(prop) ? height * PRESSED : height;
+  return Math.max(0, at - height, least - at);
 }
 
 /** The model's points may differ by this much before a step counts as a step down. */
