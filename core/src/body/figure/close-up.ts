@@ -20,6 +20,9 @@ const PELVIS: Place = ({ hips, pelvisTurn }) => add(hips, rotate(pelvisTurn, [0.
 /** Degrees from which a pelvis rocks on purpose: what moves along is not what is shown. */
 const ROCKS_DEG = 2;
 
+/** Hips that go this share of what goes farthest lead it. */
+const HIPS_LEAD = 0.5;
+
 const PLACES: readonly Place[] = [
   (body) => body.hips,
   (body) => body.midBack,
@@ -47,7 +50,9 @@ function smallMove(bodies: readonly Body[]): SmallMove | undefined {
   const most = farthest(first, bodies, PLACES);
   if (!most || most.far <= SEEN || most.far >= SMALL) return undefined;
   const rocks = bodies.some((body) => tiltDeg(first, body) >= ROCKS_DEG);
-  return rocks ? farthest(first, bodies, [PELVIS]) : most;
+  if (rocks) return farthest(first, bodies, [PELVIS]);
+  const hips = farthest(first, bodies, [({ hips: at }) => at]);
+  return hips && hips.far >= most.far * HIPS_LEAD ? hips : most;
 }
 
 function farthest(
