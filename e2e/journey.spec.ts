@@ -17,6 +17,8 @@ test('from nothing to a taught class in the log', async ({ page }) => {
   const id = await makeClass(page, 'Lantern class', 10);
 
   await test.step('the first exercise is dragged in', async () => {
+    await page.keyboard.press('/');
+    await page.keyboard.type('pelvic rock');
     const card = page.getByRole('button', { name: 'Drag Pelvic rock into the class' });
     await dragTo(page, card, page.getByRole('heading', { name: 'Arrive' }));
     await expect(rows(page)).toHaveCount(1);
@@ -26,6 +28,7 @@ test('from nothing to a taught class in the log', async ({ page }) => {
   await test.step('more are added with the keyboard alone', async () => {
     await page.keyboard.press('Escape');
     await page.keyboard.press('/');
+    await page.keyboard.press('ControlOrMeta+a');
     await page.keyboard.type('chest lift');
     const plus = page.getByRole('button', { name: 'Add Chest lift', exact: true });
     await plus.focus();

@@ -3,9 +3,10 @@ import { makeExercise } from '../testing/make-exercise.ts';
 import { createCatalogue } from '../movement/catalogue.ts';
 import { standInsFor } from './stand-ins.ts';
 
-const asked = makeExercise('asked', { swaps: ['named'] });
+const asked = makeExercise('asked', { swaps: ['named', 'named-next'] });
 const others = [
   makeExercise('named', { position: 'seated', bodyParts: ['legs'] }),
+  makeExercise('named-next', { swaps: ['asked'] }),
   makeExercise('alike', { swaps: ['asked'] }),
   makeExercise('elsewhere', { position: 'prone' }),
   makeExercise('other-aim', { teaches: [{ foundation: 'release', depth: 1 }] }),
@@ -18,8 +19,8 @@ const slugs = (exercise = asked, all = [asked, ...others]) =>
   standInsFor(exercise, createCatalogue(all)).map(({ slug }) => slug);
 
 describe('standInsFor', () => {
-  it('puts what the author names first, then what shares an aim, the same position before others', () => {
-    expect(slugs()).toEqual(['named', 'alike', 'elsewhere']);
+  it('puts what the author names first and in that order, then what shares an aim, the same position before others', () => {
+    expect(slugs()).toEqual(['named', 'named-next', 'alike', 'elsewhere']);
   });
 
   it('needs no list: whatever comes to the catalogue is found', () => {

@@ -3,13 +3,13 @@ import type { Catalogue } from '../movement/catalogue.ts';
 import type { Exercise } from '../movement/exercise.ts';
 
 /**
- * How well one exercise stands in for another, in points: what the author prefers before everything, then the
+ * How well one exercise stands in for another, in points: what the author prefers before everything, in that order, then the
  * position (nobody has to turn over), what both teach, the parts that both work, and what the spine does; each
  * step of effort apart and each prop that is not in use already counts against it. Common practice.
  */
 const POINTS = {
-  preferred: 100,
-  preferredNext: 1,
+  preferred: 10_000,
+  preferredNext: 100,
   samePosition: 8,
   taught: 3,
   part: 2,

@@ -60,9 +60,9 @@ function Lines({ exercise, option }: Measured) {
         </p>
       ) : null}
       <p className="mt-1 text-soft">
-        The most in the movement, of a middle body as drawn, and for how long it is near that (
-        {count} ×,
-        {workS} s at work). ‰ are thousandths of weight × stature. It clears nobody.
+        The most in the movement, of a middle body as drawn, and for how long it is near that
+        {` (${count} ×, ${workS} s at work). `}‰ are thousandths of weight × stature. It clears
+        nobody.
       </p>
     </>
   );
