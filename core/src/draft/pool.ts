@@ -49,7 +49,7 @@ export interface Choice {
 /** The usual seconds from one item to the next, within a position and into another. */
 const SET_UP_S = 10;
 
-/** Every exercise of the machine, measured for this group. Nothing is taken out yet. */
+/** Every exercise of the machine that is for a group like this, measured for it. */
 export function poolOf(wishes: DraftWishes, context: DraftContext): Choice[] {
   const { catalogue } = context;
   const school = rulesOf(wishes.school);
@@ -57,7 +57,22 @@ export function poolOf(wishes: DraftWishes, context: DraftContext): Choice[] {
   const lately = new Set(wishes.lately);
   return catalogue.all
     .filter(({ machine }) => machine === wishes.machine)
+    .filter((exercise) => !isLineOfItsOwn(exercise) || isAskedFor(exercise, wishes))
     .map((exercise) => measure(exercise, base, school, context, wishes, lately));
+}
+
+/**
+ * On a chair, or propped up by several of a kind: for those who do not get to the floor or may not lie flat. A
+ * class of others gets one of these only where somebody asks for it.
+ */
+function isLineOfItsOwn({ options }: Exercise): boolean {
+  return options.every(({ props }) =>
+    props.some(({ prop, count, optional }) => !optional && (prop === 'chair' || count > 1)),
+  );
+}
+
+function isAskedFor({ slug }: Exercise, { mustHave, climbTo }: DraftWishes): boolean {
+  return slug === climbTo || mustHave.includes(slug);
 }
 
 export function emptyPlan(wishes: DraftWishes): Plan {

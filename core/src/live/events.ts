@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Id } from '../movement/ids.ts';
+import { OptionNumber } from '../movement/vocabulary.ts';
 
 /** A class of one day can't have more presses than this; the first is 1. */
 const MOST_PRESSES = 100_000;
@@ -41,7 +42,7 @@ export const LiveEvent = z.discriminatedUnion('type', [
     type: z.literal('moved'),
     itemId: Id,
     personId: Id,
-    option: z.number().int().min(1).max(4),
+    option: OptionNumber,
     ...shared,
   }),
   z.strictObject({

@@ -215,7 +215,7 @@ describe('LiveEvent', () => {
     [{ type: 'start', id: 'short', atMs: 1, order: 1 }],
     [{ type: 'start', id: 'event-0001', atMs: -1, order: 1 }],
     [{ type: 'extend', id: 'event-0001', atMs: 1, order: 1, itemId: 'a', seconds: 9999 }],
-    [{ type: 'moved', id: 'event-0001', atMs: 1, order: 1, itemId: 'a', personId: 'b', option: 5 }],
+    [{ type: 'moved', id: 'event-0001', atMs: 1, order: 1, itemId: 'a', personId: 'b', option: 7 }],
     [{ type: 'goTo', id: 'event-0001', atMs: 1, order: 1, itemId: '__proto__' }],
     [{ type: 'goTo', id: 'event-0001', atMs: 9_007_199_254_740_991, order: 1, itemId: 'a' }],
     [{ type: 'end', id: 'event-0001', atMs: 1, order: 0 }],

@@ -9,6 +9,8 @@ import {
   Foundation,
   Lever,
   Machine,
+  MOST_OPTIONS,
+  OptionNumber,
   Position,
   Prop,
   PropPlace,
@@ -57,7 +59,7 @@ const poses = z.array(KeyPose).min(1).max(4);
 
 /** One way of doing an exercise, one change away from its neighbours. */
 export const Option = z.strictObject({
-  number: z.number().int().min(1).max(4),
+  number: OptionNumber,
   name: words,
   /** What is different from the option before, in a few words. */
   change: words,
@@ -118,11 +120,11 @@ export const ExerciseFields = z.strictObject({
   tempo: Tempo,
   breath: Breath,
   purpose: words,
-  options: z.array(Option).min(2).max(4),
+  options: z.array(Option).min(2).max(MOST_OPTIONS),
   /** Whether its options are steps of a ladder, or variants that are done one after another. */
   optionsAre: z.enum(['steps', 'variants']).default('steps'),
   /** The option shown to a group by default. */
-  standard: z.number().int().min(1).max(4),
+  standard: OptionNumber,
   cues: z.array(words).min(2).max(FEW),
   faults: z
     .array(z.strictObject({ fault: words, remedy: words }))

@@ -120,6 +120,12 @@ export const LEVERS = [
 export const Lever = z.enum(LEVERS);
 export type Lever = z.infer<typeof Lever>;
 
+/** More steps than this are no ladder; between two that are far apart there is room for one. */
+export const MOST_OPTIONS = 6;
+
+/** The number of an option on its ladder. */
+export const OptionNumber = z.number().int().min(1).max(MOST_OPTIONS);
+
 /** Kinds of repetition, each with its own plain pace. */
 export const TEMPOS = [
   'breath',

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Exercise, Option } from '../movement/exercise.ts';
 import { Id } from '../movement/ids.ts';
-import { SLUG, type Demand, type Position } from '../movement/vocabulary.ts';
+import { OptionNumber, SLUG, type Demand, type Position } from '../movement/vocabulary.ts';
 import { offeredOptions, type ExerciseItem } from '../plan/plan.ts';
 import { cautionOf, type CautionId } from './cautions.ts';
 import { cautionsOn, type CautionEntry, type Person } from './person.ts';
@@ -18,11 +18,11 @@ export type Choice =
 
 /** What the teacher decided by hand, instead of the computed choice. */
 const HandChoice = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('option'), option: z.number().int().min(1).max(4) }),
+  z.strictObject({ kind: z.literal('option'), option: OptionNumber }),
   z.strictObject({
     kind: z.literal('swap'),
     exercise: SLUG,
-    option: z.number().int().min(1).max(4),
+    option: OptionNumber,
   }),
   z.strictObject({ kind: z.literal('rest') }),
 ]);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Id } from '../movement/ids.ts';
-import { Depth, FOUNDATIONS, SLUG } from '../movement/vocabulary.ts';
+import { Depth, FOUNDATIONS, OptionNumber, SLUG } from '../movement/vocabulary.ts';
 import { CAUTION_IDS } from './cautions.ts';
 
 const date = z.iso.date('write the date as year-month-day');
@@ -27,7 +27,7 @@ export const Person = z.strictObject({
   level: z.number().int().min(1).max(4).default(2),
   /** Where they differ from that: the option they last did in full, by exercise. */
   usualOptions: z
-    .record(SLUG, z.number().int().min(1).max(4))
+    .record(SLUG, OptionNumber)
     .refine((usual) => Object.keys(usual).length <= MOST_USUAL, 'more than there are exercises')
     .default({}),
   /** Where their springs differ from what the class is told: a lighter or a stronger person. */

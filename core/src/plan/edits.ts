@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Dose } from '../movement/dose.ts';
 import { Gear } from '../movement/gear.ts';
+import { OptionNumber } from '../movement/vocabulary.ts';
 import {
   Item,
   Plan,
@@ -24,7 +25,7 @@ export const SingleEdit = z.discriminatedUnion('type', [
   z.strictObject({
     type: z.literal('setOptions'),
     itemId: id,
-    options: z.array(z.number().int().min(1).max(4)).min(1).optional(),
+    options: z.array(OptionNumber).min(1).optional(),
   }),
   z.strictObject({
     type: z.literal('setTeaching'),

@@ -4,7 +4,7 @@ import { Dose } from '../movement/dose.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import { Gear } from '../movement/gear.ts';
 import { Id } from '../movement/ids.ts';
-import { Machine, SLUG } from '../movement/vocabulary.ts';
+import { Machine, MOST_OPTIONS, OptionNumber, SLUG } from '../movement/vocabulary.ts';
 import { SchoolRules } from './school.ts';
 
 const title = z.string().trim().min(1, 'give it a name').max(120);
@@ -20,10 +20,10 @@ export const ExerciseItem = z.strictObject({
   /** The exercise's own dose when left out. */
   dose: Dose.optional(),
   /** Option numbers on offer; all of them when left out. */
-  options: z.array(z.number().int().min(1).max(4)).min(1).max(4).optional(),
+  options: z.array(OptionNumber).min(1).max(MOST_OPTIONS).optional(),
   /** Variants done one after another, each with its own count; its dose and options follow from them. */
   variants: z
-    .array(z.strictObject({ option: z.number().int().min(1).max(4), dose: Dose.optional() }))
+    .array(z.strictObject({ option: OptionNumber, dose: Dose.optional() }))
     .min(2)
     .max(8)
     .optional(),

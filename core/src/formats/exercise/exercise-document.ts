@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { hasShape } from '../../body/shapes/index.ts';
 import { checkLadder, ExerciseFields, MachineSetting, Option } from '../../movement/exercise.ts';
 import { ArmPose, LegPose, Pose } from '../../movement/pose.ts';
-import { Foundation, SLUG } from '../../movement/vocabulary.ts';
+import { Foundation, MOST_OPTIONS, SLUG } from '../../movement/vocabulary.ts';
 import { DEPTH_WORDS } from '../../movement/words.ts';
 
 /** An exercise as it is written down: what a teacher reads first, the modeller's key poses last. */
@@ -98,7 +98,7 @@ const Written = z.strictObject({
   optionsAre: fields.optionsAre,
   /** Of every option; an option writes only its difference. */
   settings: MachineSetting.optional(),
-  options: z.array(WrittenOption).min(2).max(4),
+  options: z.array(WrittenOption).min(2).max(MOST_OPTIONS),
   cues: fields.cues,
   faults: fields.faults,
   swaps: fields.swaps.describe('What stands in its place, best first.'),

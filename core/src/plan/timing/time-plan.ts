@@ -158,10 +158,14 @@ function absorbIntoChange(walk: Walk, before: readonly LoosePart[]): void {
   if (change.part.durationS === 0) change.item.parts.pop();
 }
 
+/** The way up is done once, in passing: it is no work of the class, however much it asks. */
+const IN_PASSING = 1;
+
 function bodyOf(exercise: Exercise, option: Option) {
   return {
     moves: option.moves ?? exercise.moves,
-    effort: effortOf(option),
+    effort:
+      exercise.closing === 'way-up' ? Math.min(IN_PASSING, effortOf(option)) : effortOf(option),
     spineLoad: option.spineLoad ?? exercise.spineLoad,
   };
 }

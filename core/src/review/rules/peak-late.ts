@@ -144,8 +144,7 @@ function jumps(context: RuleContext): Problem[] {
     const before = context.worked[index - 1];
     const from = before?.timed.effort ?? 0;
     const to = worked.timed.effort;
-    // The way up is no peak of a class, however much it asks.
-    if (!before || to - from <= STEP || worked.exercise.closing === 'way-up') return [];
+    if (!before || to - from <= STEP) return [];
     return [
       {
         key: `jump ${worked.item.id}`,

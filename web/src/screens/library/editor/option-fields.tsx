@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 import type { KeyPose } from '@wrenfern/core/movement/pose';
-import { DEMANDS, LEVERS, TEMPOS } from '@wrenfern/core/movement/vocabulary';
+import { DEMANDS, LEVERS, MOST_OPTIONS, TEMPOS } from '@wrenfern/core/movement/vocabulary';
 import { DEMAND_WORDS } from '@wrenfern/core/people/cautions';
 import { Button } from '../../../parts/button.tsx';
 import { TextField } from '../../../parts/field.tsx';
@@ -32,7 +32,6 @@ const OPTION_TEXTS = [
 ] as const;
 
 const TURNED = { shouldDirty: true, shouldValidate: true } as const;
-const MOST_OPTIONS = 4;
 const LEAST_OPTIONS = 2;
 const MOST_POSES = 4;
 
