@@ -140,7 +140,8 @@ describe('the demo studio', () => {
     expect(first?.ready.toSettle.order?.join(' ')).toMatch(
       /Side-bending left and side-bending right are missing/,
     );
-    expect(first?.ready.toSettle.options).toHaveLength(1);
+    // Everybody finds something in place of what is not for them.
+    expect(first?.ready.toSettle.options).toEqual([]);
     expect(first?.ready.toSettle.props?.[0]).toMatch(/^1 small ball short/);
   });
 });
