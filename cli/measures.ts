@@ -22,17 +22,20 @@ export function measures(slug: string, { option, side, isJson }: MeasureWishes):
   }
   const number = option && countFlag('--option', option, exercise.options.length);
   const options = exercise.options.filter((each) => !number || each.number === number);
-  const found = options.map((each) => ({
-    option: each.number,
-    name: each.name,
-    demands: [...measuredDemands(each)],
-    byHand: each.demands,
-    ...plainWork(exercise, each),
-    measures: linesOf(each, side).map((line) => ({
-      ...line,
-      nearS: nearSeconds(line, plainWork(exercise, each).workS),
-    })),
-  }));
+  const found = options.map((each) => {
+    const work = plainWork(exercise, each);
+    return {
+      option: each.number,
+      name: each.name,
+      demands: [...measuredDemands(each)],
+      byHand: each.demands,
+      ...work,
+      measures: linesOf(each, side).map((line) => ({
+        ...line,
+        nearS: nearSeconds(line, work.workS),
+      })),
+    };
+  });
   if (isJson) return JSON.stringify({ slug, options: found }, null, 2);
   return found
     .map(({ option: at, name, measures: lines, demands, byHand, workS, count }) =>

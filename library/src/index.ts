@@ -8,13 +8,13 @@ import { exercises, measured } from './exercises.generated.js';
 /** The exercises that ship with Wrenfern, by machine and family. */
 export const builtInExercises: readonly Exercise[] = exercises;
 
-exercises.forEach(({ options }, index) =>
-  options.forEach((option, at) => {
+exercises.forEach((exercise, index) =>
+  exercise.options.forEach((option, at) => {
     const known = measured[index]?.[at];
     if (!known) throw new Error(`${option.name}: the library was compiled without its measures`);
     const [load, skill, ...demands] = known;
     keepLoad(option, load);
-    keepSkill(option, skill);
+    keepSkill(exercise, option, skill);
     keepMeasuredDemands(option, demands);
   }),
 );

@@ -3,6 +3,7 @@ import type { Lever } from '../movement/vocabulary.ts';
 import { LEVER_WORDS } from '../movement/words.ts';
 import { hingeAngle } from './joint-angles.ts';
 import { loadOf } from './load/option-load.ts';
+import { TOUCH } from './measures/seen-body.ts';
 import { BODY_SIDES } from './full-pose.ts';
 import { bodiesOf } from './option-body.ts';
 import type { Body } from './body.ts';
@@ -15,8 +16,6 @@ const OTHER_LENGTH = { deg: 10, reach: 0.03 } as const;
 const OTHER_LOAD = 2;
 /** Farther than this share of stature from where it was, seen from the hips, a limb has moved. */
 const MOVED = 0.05;
-/** Less of the weight than this is a touch. */
-const TOUCH = 0.01;
 
 /** Levers that an option names and that its pictures, props and settings do not turn. */
 function unturnedLevers(before: Option, option: Option): Lever[] {

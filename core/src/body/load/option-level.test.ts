@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { makeExercise } from '../../testing/make-exercise.ts';
 import { optionOf } from '../../movement/exercise.ts';
 import { LEVELS, levelOf } from './option-level.ts';
-import { optionSkillOf } from './option-skill.ts';
+import { keepSkill, optionSkillOf, skillOf } from './option-skill.ts';
 
 const easy = makeExercise('easy', { options: [{ effort: 0 }, { effort: 0 }] });
 const learnt = makeExercise('learnt', {
@@ -35,6 +35,13 @@ describe('optionSkillOf', () => {
       options: [{ effort: 0 }, { effort: 0 }],
     });
     expect(skill(variants, 1).score).toBe(skill(variants, 2).score);
+  });
+
+  it('is asked afresh of a copy that needs something else', () => {
+    const option = optionOf(easy, 1);
+    keepSkill(easy, option, skill(easy).score);
+    const copy = { ...easy, needs: learnt.needs };
+    expect(skillOf(copy, option)).toBeGreaterThan(skillOf(easy, option));
   });
 
   it('adds up to its parts', () => {

@@ -30,20 +30,18 @@ const BACK_MOVES = 15;
 /** More key poses than there and back are a sequence to remember. */
 const THERE_AND_BACK = 2;
 
-const SCORES = new WeakMap<Option, number>();
+/** By exercise and then option: a studio's copy shares options with the built-in one, and may need something else. */
+const SCORES = new WeakMap<Laddered, Map<Option, number>>();
 
 /** What was worked out before, so that nobody waits for it. */
-export function keepSkill(option: Option, score: number): void {
-  SCORES.set(option, score);
+export function keepSkill(exercise: Laddered, option: Option, score: number): void {
+  const own = SCORES.get(exercise) ?? new Map<Option, number>();
+  SCORES.set(exercise, own.set(option, score));
 }
 
 /** What an option takes, 0 to 100, without its reasons. */
 export function skillOf(exercise: Laddered, option: Option): number {
-  const known = SCORES.get(option);
-  if (known !== undefined) return known;
-  const { score } = optionSkillOf(exercise, option);
-  SCORES.set(option, score);
-  return score;
+  return SCORES.get(exercise)?.get(option) ?? optionSkillOf(exercise, option).score;
 }
 
 /**
@@ -59,7 +57,7 @@ export function optionSkillOf(exercise: Laddered, option: Option): OptionSkill {
   const moving = movingOf(bodies);
   const movements =
     moving.limbs + Number(moving.backDeg > BACK_MOVES) + Number(bodies.length > THERE_AND_BACK);
-  const tips = measuresOf(option).whole.tips?.peak ?? 1;
+  const tips = measuresOf(option).whole.tips?.peak;
   const parts = [
     part(
       'foundations',
@@ -78,7 +76,13 @@ export function optionSkillOf(exercise: Laddered, option: Option): OptionSkill {
       MOST.coordination * Math.min(1, Math.max(0, movements - 1) / (FULL.movements - 1)),
       `${movements} movements at once`,
     ),
-    part('balance', MOST.balance * tips, `${Math.round(tips * 100)} % of the way to tipping`),
+    part(
+      'balance',
+      MOST.balance * (tips ?? 1),
+      tips === undefined
+        ? 'its balance is not known, counted whole'
+        : `${Math.round(tips * 100)} % of the way to tipping`,
+    ),
   ].filter(({ points }) => points > 0);
   return { score: Math.round(parts.reduce((sum, { points }) => sum + points, 0)), parts };
 }
