@@ -60,14 +60,7 @@ const plan = Plan.parse({
   })),
 });
 
-const CAUTIONS = [
-  [],
-  ['wrist'],
-  ['disc-flexion'],
-  ['low-bone-density', 'knee'],
-  ['pregnancy-later'],
-  [],
-];
+const CAUTIONS = [[], ['wrist'], ['rounding-out'], ['osteoporosis', 'knee'], ['pregnancy'], []];
 const context: ClassContext = {
   attendees: Array.from({ length: 16 }, (_, index) => ({
     person: Person.parse({

@@ -78,7 +78,7 @@ function timed<T>(call: () => T): [T, number] {
 }
 
 const say = (line: string) => process.stdout.write(`${line}\n`);
-const CAUTIONS = [[], ['wrist'], ['disc-flexion'], ['low-bone-density', 'knee'], []];
+const CAUTIONS = [[], ['wrist'], ['rounding-out'], ['osteoporosis', 'knee'], []];
 const attendees = Array.from({ length: 16 }, (_, index) => ({
   person: Person.parse({
     id: `person-${index}`,

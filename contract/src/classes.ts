@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { LiveEvent } from '@wrenfern/core/live/events';
 import { Machine } from '@wrenfern/core/movement/vocabulary';
-import { HandChoices } from '@wrenfern/core/people/choose-option';
+import { HandChoices } from '@wrenfern/core/people/choice';
 import { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { Plan, PlanDetails, School } from '@wrenfern/core/plan/plan';
 import { SchoolRules } from '@wrenfern/core/plan/school';

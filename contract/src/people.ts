@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { CautionEntry, Person } from '@wrenfern/core/people/person';
-import { HandChoices } from '@wrenfern/core/people/choose-option';
+import { HandChoices } from '@wrenfern/core/people/choice';
 
 /** What is kept about a person, as it is sent to be saved. */
 export const PersonBody = Person.omit({ id: true });

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { loadOf } from '@wrenfern/core/body/load/option-load';
 import { skillOf } from '@wrenfern/core/body/load/option-skill';
 import { measuresOf } from '@wrenfern/core/body/measures/measures-of';
-import { CAUTIONS, type Caution } from '@wrenfern/core/people/cautions';
-import { cautionsAgainst } from '@wrenfern/core/people/cautions-against';
+import { CAUTIONS, type CautionId } from '@wrenfern/core/people/cautions/cautions';
+import { cautionsAgainst, isAgainst } from '@wrenfern/core/people/cautions-against';
 import { demandsOf, measuredDemands } from '@wrenfern/core/people/demands';
 import { optionOf } from '@wrenfern/core/movement/exercise';
 import type { Demand } from '@wrenfern/core/movement/vocabulary';
@@ -112,7 +112,7 @@ describe('what an option asks of a body', () => {
 describe('which options a caution leaves open', () => {
   it.each([
     ['plank', 'wrist', [1]],
-    ['plank', 'pregnancy-later', [1, 2]],
+    ['plank', 'pregnancy', [1, 2]],
     ['scissors-high', 'blood-pressure', [1, 2]],
     ['push-up-series', 'wrist', []],
     ['rolling-ball', 'hip-replacement', []],
@@ -154,17 +154,16 @@ describe('what was worked out with the library', () => {
 
 /** Who must not, by what is measured and not by what was typed: common practice. */
 describe('of all options that a caution lets through', () => {
-  const open = (id: string) => {
-    const { effects }: Caution | { effects: Caution['effects'] } = CAUTIONS.find(
-      (caution) => caution.id === id,
-    ) ?? { effects: {} };
-    return builtInExercises.flatMap(({ slug, options }) =>
+  const open = (id: CautionId) =>
+    builtInExercises.flatMap(({ slug, options }) =>
       options
-        .filter((each) => demandsOf(each).every((demand) => effects[demand] !== 'avoid'))
+        .filter((each) => !isAgainst(id, each))
         .map((each) => ({ name: `${slug} ${each.number}`, each })),
     );
-  };
-  const most = (id: string, of: (measures: ReturnType<typeof measuresOf>) => number | undefined) =>
+  const most = (
+    id: CautionId,
+    of: (measures: ReturnType<typeof measuresOf>) => number | undefined,
+  ) =>
     open(id)
       .map(({ name, each }) => ({ name, value: of(measuresOf(each)) ?? 0 }))
       .reduce((one, other) => (other.value > one.value ? other : one));
@@ -173,7 +172,7 @@ describe('of all options that a caution lets through', () => {
     expect(most('wrist', ({ whole }) => whole.wrist?.peak).value).toBeLessThan(0.1);
   });
 
-  it.each(['pregnancy-later', 'after-birth', 'abdominal-separation'])(
+  it.each(['pregnancy', 'after-birth', 'belly-separation'] as const)(
     '%s holds no plank on the toes and lowers no two long legs',
     (id) => {
       expect(most(id, ({ whole }) => whole.belly?.peak).value).toBeLessThan(45);
@@ -181,7 +180,7 @@ describe('of all options that a caution lets through', () => {
     },
   );
 
-  it.each(['pregnancy-later', 'after-birth'])('%s does not jump', (id) => {
+  it.each(['pregnancy', 'after-birth'] as const)('%s does not jump', (id) => {
     expect(open(id).filter(({ each }) => each.demands.includes('jump'))).toEqual([]);
   });
 
@@ -192,13 +191,16 @@ describe('of all options that a caution lets through', () => {
   });
 
   it('thin bones are not rounded, turned or stood on their shoulders under load', () => {
-    expect(most('low-bone-density', ({ whole }) => whole.loadedRound?.peak).value).toBe(0);
-    expect(most('low-bone-density', ({ whole }) => whole.hipsHigh?.peak).value).toBeLessThan(18);
+    expect(most('osteoporosis', ({ whole }) => whole.loadedRound?.peak).value).toBe(0);
+    expect(most('osteoporosis', ({ whole }) => whole.hipsHigh?.peak).value).toBeLessThan(18);
   });
 
-  it('each leaves most of the library to be done', () => {
+  it('each leaves most of the library to be done, but for who may do nothing yet', () => {
+    const all = builtInExercises.flatMap(({ options }) => options).length;
+    const NOTHING_YET: readonly CautionId[] = ['recent-surgery', 'fever'];
     for (const { id } of CAUTIONS) {
-      expect(open(id).length, id).toBeGreaterThan(0.25 * open('none').length);
+      if (NOTHING_YET.includes(id)) expect(open(id)).toEqual([]);
+      else expect(open(id).length, id).toBeGreaterThan(0.25 * all);
     }
   });
 });

@@ -6,7 +6,7 @@ import { checkWishes, DraftWishes } from '@wrenfern/core/draft/wishes';
 import { groupOf } from '@wrenfern/core/review/group';
 import { reviewOrder } from '@wrenfern/core/review/review';
 import { chooseOptions, VERSIONS_AT_ONCE } from '@wrenfern/core/people/choose-options';
-import { CAUTIONS, type CautionId } from '@wrenfern/core/people/cautions';
+import { CAUTIONS, type CautionId } from '@wrenfern/core/people/cautions/cautions';
 import { Person } from '@wrenfern/core/people/person';
 import { checkPlan, exerciseItemsOf, Plan } from '@wrenfern/core/plan/plan';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
@@ -28,8 +28,8 @@ const person = (name: string, level: number, ...cautions: CautionId[]) => ({
 });
 const GROUP = [
   person('Asha', 2),
-  person('Bram', 3, 'disc-flexion'),
-  person('Ines', 2, 'low-bone-density'),
+  person('Bram', 3, 'rounding-out'),
+  person('Ines', 2, 'osteoporosis'),
   person('Kaito', 2, 'wrist'),
   person('Wim', 4),
 ];

@@ -5,7 +5,7 @@ import { optionLoadOf } from '@wrenfern/core/body/load/option-load';
 import { bodiesOf, floorSpaceOf } from '@wrenfern/core/body/option-body';
 import { searchCatalogue } from '@wrenfern/core/movement/search';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
-import { CAUTIONS, type Caution } from '@wrenfern/core/people/cautions';
+import { isAgainst } from '@wrenfern/core/people/cautions-against';
 import { builtInCatalogue, builtInExercises } from './index.ts';
 
 const named = builtInExercises.map((exercise) => [exercise.slug, exercise] as const);
@@ -146,20 +146,15 @@ describe.each(named)('%s', (_slug, exercise: Exercise) => {
     }
   });
 
-  it('declares demands that fit what the spine does', () => {
+  it('asks what its spine does', () => {
     for (const option of exercise.options) {
       const moves = option.moves ?? exercise.moves;
       const load = option.spineLoad ?? exercise.spineLoad;
-      const rounds = option.demands.some((demand) => demand.startsWith('flexion'));
       const position = option.position ?? exercise.position;
       if (load >= 3 && moves.includes('round')) {
         expect(demandsOf(option)).toContain('flexion-loaded');
       }
       if (option.demands.includes('flexion-loaded')) expect(load).toBeGreaterThanOrEqual(3);
-      if (rounds && exercise.family !== 'hips') {
-        const folds = moves.includes('round') || exercise.family === 'release';
-        expect(folds).toBe(true);
-      }
       if (position === 'prone') expect(demandsOf(option)).toContain('prone');
     }
   });
@@ -195,21 +190,6 @@ describe.each(named)('%s', (_slug, exercise: Exercise) => {
 });
 
 describe('cautions against the library', () => {
-  /** Exercises with no option left for a body with one caution: common practice says these are few. */
-  const barredBy = (caution: Caution) =>
-    builtInExercises.filter((exercise) =>
-      exercise.options.every((option) =>
-        demandsOf(option).some((demand) => caution.effects[demand] === 'avoid'),
-      ),
-    );
-
-  it.each((CAUTIONS as readonly Caution[]).map((caution) => [caution.name, caution] as const))(
-    '%s leaves most of it open',
-    (_name, caution) => {
-      expect(barredBy(caution).length).toBeLessThan(builtInExercises.length / 3);
-    },
-  );
-
   /** The loaded and unloaded exercises of common practice. */
   it.each([
     ['pelvic-tilt', true],
@@ -220,14 +200,8 @@ describe('cautions against the library', () => {
     ['half-roll-back', false],
     ['roll-up', false],
   ])('without loaded rounding, %s stays: %s', (slug, stays) => {
-    const caution = CAUTIONS.find(({ id }) => id === 'disc-loaded-flexion') as Caution | undefined;
-    const open = builtInCatalogue
-      .require(slug)
-      .options.filter(
-        (option) => !demandsOf(option).some((demand) => caution?.effects[demand] === 'avoid'),
-      );
-    const full = builtInCatalogue.require(slug).options.length;
-    expect(stays ? open.length === full : open.length === 0 || slug === 'roll-up').toBe(true);
-    if (slug === 'roll-up') expect(open).toHaveLength(0);
+    const { options } = builtInCatalogue.require(slug);
+    const open = options.filter((option) => !isAgainst('loaded-rounding-out', option));
+    expect(open).toHaveLength(stays ? options.length : 0);
   });
 });

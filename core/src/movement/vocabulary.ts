@@ -77,6 +77,7 @@ export const DEMANDS = [
   'balance',
   'moving-platform',
   'jump',
+  'rolling',
   'grip',
 ] as const;
 export const Demand = z.enum(DEMANDS);

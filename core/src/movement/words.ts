@@ -2,6 +2,7 @@ import type { View } from './pose.ts';
 import type { Direction } from './directions.ts';
 import type {
   BodyPart,
+  Demand,
   Foundation,
   Position,
   Prop,
@@ -159,3 +160,37 @@ export const VIEW_WORDS: Readonly<Record<View, string>> = {
   front: 'from the front',
   'three-quarter': 'from a corner',
 };
+
+/** Demands in plain words, for sentences and filters. */
+export const DEMAND_WORDS = {
+  'flexion-unloaded': 'rounding without load',
+  'flexion-loaded': 'rounding under load',
+  'flexion-end-range': 'rounding to the end of range',
+  'extension-small': 'a small arch',
+  'extension-large': 'a large arch',
+  'rotation-small': 'a small turn',
+  'rotation-end-range': 'turning to the end of range',
+  'rotation-loaded': 'turning under load',
+  'side-bend': 'side-bending',
+  articulation: 'rolling bone by bone',
+  'belly-pressure': 'pressure in the belly',
+  'double-leg-lower': 'both legs lowered',
+  'head-down': 'hips above the heart',
+  'lying-flat': 'long lying flat',
+  prone: 'lying on the front',
+  'weight-on-wrists': 'weight on the wrists',
+  'weight-on-knees': 'weight on the knees',
+  'deep-knee-bend': 'a deep knee bend',
+  'hip-flexion-deep': 'the hip bent past a right angle',
+  'hip-across-midline': 'the leg across the midline',
+  'hip-turned-in': 'the hip turned in',
+  'arm-overhead': 'the arm overhead',
+  'arm-weight-bearing': 'weight through the shoulder',
+  'neck-curl': 'the head held up',
+  'end-range-joint': 'a joint at the end of its range',
+  balance: 'balance without a hand',
+  'moving-platform': 'standing on a moving carriage',
+  jump: 'jumping',
+  rolling: 'rolling on the back',
+  grip: 'gripping',
+} as const satisfies Record<Demand, string>;

@@ -1,20 +1,40 @@
+import { measuresOf } from '../body/measures/measures-of.ts';
 import type { Exercise, Option } from '../movement/exercise.ts';
-import { CAUTIONS, type Caution } from './cautions.ts';
-import { demandsOf } from './demands.ts';
+import type { Caution } from './cautions/caution.ts';
+import { CAUTIONS, type CautionId } from './cautions/cautions.ts';
+import { hitsOf } from './hits.ts';
+import type { CautionEntry } from './person.ts';
+import { restrictionsOf } from './restrictions.ts';
 
 /** A caution that rules options of an exercise out, and what stays open. */
 export interface CautionAgainst {
   caution: Caution;
-  /** Options that may still be done; none where it must be another exercise, or rest. */
+  /** Options that may still be done as they stand; none where it must be helped, another exercise, or rest. */
   open: Option[];
+}
+
+/** An entry of which nothing more is known: every stage and way holds. */
+export function bareEntry(caution: CautionId): CautionEntry {
+  return { caution, clearedBy: '', note: '' };
+}
+
+const NO_CLOCK = { workS: 0, holdS: 0, isStanding: false };
+
+/** True where somebody with only this caution, of which nothing more is known, must leave an option out. */
+export function isAgainst(caution: CautionId, option: Option): boolean {
+  const restrictions = restrictionsOf(
+    { person: { cautions: [] }, today: [bareEntry(caution)] },
+    '',
+  );
+  return hitsOf(option, measuresOf(option), [], restrictions, 'both ways', NO_CLOCK).some(
+    (hit) => hit.effect === 'avoid' && hit.caution === caution,
+  );
 }
 
 /** The usual cautions that rule out at least one option of an exercise. */
 export function cautionsAgainst(exercise: Exercise): CautionAgainst[] {
-  return (CAUTIONS as readonly Caution[]).flatMap((caution) => {
-    const open = exercise.options.filter(
-      (option) => !demandsOf(option).some((demand) => caution.effects[demand] === 'avoid'),
-    );
+  return CAUTIONS.flatMap((caution) => {
+    const open = exercise.options.filter((option) => !isAgainst(caution.id, option));
     return open.length === exercise.options.length ? [] : [{ caution, open }];
   });
 }

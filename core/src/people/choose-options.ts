@@ -1,17 +1,19 @@
+import { aidOf } from '../body/aids/aids.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
-import type { Exercise } from '../movement/exercise.ts';
-import type { Demand } from '../movement/vocabulary.ts';
-import { exerciseItemsOf, offeredOptions, type ExerciseItem, type Plan } from '../plan/plan.ts';
+import { exerciseItemsOf, type ExerciseItem, type Plan } from '../plan/plan.ts';
 import {
+  bestOf,
   chooseAmong,
-  firstAvoided,
-  ownOption,
-  restrictionsOf,
+  memberOn,
+  offerItem,
+  standingOf,
   type Attendee,
-  type Choice,
-  type Restriction,
+  type GroupMember,
+  type Standing,
 } from './choose-option.ts';
+import type { Choice } from './choice.ts';
 import type { Reason } from './reasons.ts';
+import { COST, type How } from './ways.ts';
 
 /** One way of doing an item that the teacher has to cue, and who does it. */
 export interface Version {
@@ -41,23 +43,15 @@ export function chooseOptions(
   day: string,
   atOnce: number = VERSIONS_AT_ONCE,
 ): OptionsPlan {
-  const group = attendees.map((attendee) => ({
-    attendee,
-    restrictions: restrictionsOf(attendee, day),
-  }));
+  const group = attendees.map((attendee) => memberOn(attendee, day));
   const choices = new Map(attendees.map(({ person }) => [person.id, new Map<string, Choice>()]));
   const versions = new Map<string, Version[]>();
   for (const item of exerciseItemsOf(plan)) {
-    const best = cueBest(item, group, catalogue, atOnce);
+    const best = cueBest(item, plan, group, catalogue, atOnce);
     versions.set(item.id, best.versions);
     best.byPerson.forEach((choice, personId) => choices.get(personId)?.set(item.id, choice));
   }
   return { choices, versions };
-}
-
-interface GroupMember {
-  attendee: Attendee;
-  restrictions: Map<Demand, Restriction>;
 }
 
 interface Cueing {
@@ -65,27 +59,20 @@ interface Cueing {
   versions: Version[];
 }
 
-/** A swap or a rest counts as this many options away. */
-const AWAY = { option: 0, swap: 4, rest: 8 } as const;
+/** What another exercise or a rest counts, beside departures within the exercise. */
+const AWAY = { option: 0, swap: 2 * COST.fewer, rest: 4 * COST.fewer } as const;
 
-/** What decides one person's option, worked out once for every set of cued options. */
-interface Standing {
-  /** Option numbers on offer that are allowed and within reach, highest first. */
-  open: number[];
-  /** The version without any of them: a swap, a rest, or what was chosen by hand. Seldom asked for. */
-  otherwise: () => { key: string; away: number };
-}
-
-/** Tries every set of cued options, the whole offer first; there are at most fifteen. */
+/** Tries every set of cued options, the whole offer first. */
 function cueBest(
   item: ExerciseItem,
+  plan: Plan,
   group: readonly GroupMember[],
   catalogue: Catalogue,
   atOnce: number,
 ): Cueing {
-  const exercise = catalogue.require(item.exercise);
-  const offered = offeredOptions(item, exercise);
-  const standings = group.map((member) => standingOf(member, item, exercise, offered, catalogue));
+  const offer = offerItem(item, plan.school, catalogue);
+  const standings = group.map((member) => standingOf(member, offer));
+  const { offered } = offer;
   let best = weigh(offered, standings);
   let cued: readonly number[] = offered;
   if (best.versions > atOnce) {
@@ -96,58 +83,40 @@ function cueBest(
       cued = tried;
     }
   }
-  return cue(cued, offered, item, group, catalogue, atOnce);
-}
-
-function standingOf(
-  { attendee, restrictions }: GroupMember,
-  item: ExerciseItem,
-  exercise: Exercise,
-  offered: readonly number[],
-  catalogue: Catalogue,
-): Standing {
-  const isByHand = attendee.byHand?.[item.id] !== undefined;
-  const own = ownOption(attendee.person, item, exercise).option;
-  const open = isByHand
-    ? []
-    : offered
-        .filter((number) => {
-          const option = exercise.options[number - 1];
-          return option && number <= own && !firstAvoided(option, restrictions);
-        })
-        .reverse();
-  let known: { key: string; away: number } | undefined;
-  const otherwise = () => {
-    if (known) return known;
-    const cued = isByHand ? offered : [];
-    const fallback = chooseAmong(cued, restrictions, attendee, item, catalogue);
-    known = { key: versionKey(fallback), away: isByHand ? 0 : AWAY[fallback.kind] };
-    return known;
-  };
-  return { open, otherwise };
+  return cue(cued, offered, standings, atOnce);
 }
 
 interface Weight {
   versions: number;
-  /** How far people are from their own option, in options. */
+  /** How far people are from what they would do alone, in departures. */
   distance: number;
 }
 
 function weigh(cued: readonly number[], standings: readonly Standing[]): Weight {
-  const versions = new Set<string>();
+  const bySide = [new Set<string>(), new Set<string>()] as const;
   let distance = 0;
-  for (const { open, otherwise } of standings) {
-    const option = open.find((number) => cued.includes(number));
-    if (option === undefined) {
-      const { key, away } = otherwise();
-      versions.add(key);
-      distance += away;
-    } else {
-      versions.add(`1 ${option}`);
-      distance += (open[0] ?? option) - option;
+  for (const standing of standings) {
+    const { strands, byHand } = standing;
+    if (byHand) {
+      const key = versionKey(chooseAmong(cued, standing));
+      bySide.forEach((side) => side.add(key));
+      continue;
     }
+    bySide.forEach((side, index) => {
+      const strand = strands[index] ?? strands[0];
+      if (!strand) return;
+      const best = bestOf(cued, standing, strand);
+      if (best) {
+        side.add(optionKey(best.option, best.way.how));
+        distance += best.cost;
+      } else {
+        const otherwise = standing.otherwise(strand);
+        side.add(versionKey(otherwise));
+        distance += AWAY[otherwise.kind];
+      }
+    });
   }
-  return { versions: versions.size, distance };
+  return { versions: Math.max(...bySide.map(({ size }) => size)), distance };
 }
 
 function isBetter(tried: Weight, best: Weight, atOnce: number): boolean {
@@ -160,17 +129,15 @@ function isBetter(tried: Weight, best: Weight, atOnce: number): boolean {
 function cue(
   cued: readonly number[],
   offered: readonly number[],
-  item: ExerciseItem,
-  group: readonly GroupMember[],
-  catalogue: Catalogue,
+  standings: readonly Standing[],
   atOnce: number,
 ): Cueing {
   const isWhole = cued.length === offered.length;
   const byPerson = new Map<string, Choice>();
-  for (const { attendee, restrictions } of group) {
-    const choice = chooseAmong(cued, restrictions, attendee, item, catalogue);
-    const wanted = isWhole ? choice : chooseAmong(offered, restrictions, attendee, item, catalogue);
-    byPerson.set(attendee.person.id, withCueReason(choice, wanted, atOnce));
+  for (const standing of standings) {
+    const choice = chooseAmong(cued, standing);
+    const wanted = isWhole ? choice : chooseAmong(offered, standing);
+    byPerson.set(standing.member.attendee.person.id, withCueReason(choice, wanted, atOnce));
   }
   return { byPerson, versions: versionsOf(byPerson) };
 }
@@ -182,32 +149,42 @@ function withCueReason(choice: Choice, wanted: Choice, atOnce: number): Choice {
   return { ...choice, reasons: [reason, ...choice.reasons] };
 }
 
-/** Every non-empty part of a list of at most four. */
+/** Every non-empty part of a short list. */
 function subsets(list: readonly number[]): number[][] {
   return Array.from({ length: 2 ** list.length - 1 }, (_, bits) =>
     list.filter((_entry, index) => ((bits + 1) >> index) & 1),
   );
 }
 
+/** Somebody who does each side in another way is in the version of each. */
 function versionsOf(byPerson: ReadonlyMap<string, Choice>): Version[] {
   const byKey = new Map<string, Version>();
-  for (const [personId, choice] of byPerson) {
+  const add = (personId: string, choice: Choice) => {
     const key = versionKey(choice);
     const version = byKey.get(key);
-    if (version) version.people.push(personId);
-    else byKey.set(key, { choice, people: [personId] });
+    if (!version) byKey.set(key, { choice, people: [personId] });
+    else if (!version.people.includes(personId)) version.people.push(personId);
+  };
+  for (const [personId, choice] of byPerson) {
+    add(personId, choice);
+    if (choice.onLeft) add(personId, choice.onLeft);
   }
   return [...byKey.entries()].sort(([a], [b]) => a.localeCompare(b)).map(([, version]) => version);
 }
 
-/** Options sort before swaps, swaps before rests. */
+/** Options sort before swaps, swaps before rests. A support is a version of its own only where it must be told. */
 function versionKey(choice: Choice): string {
   switch (choice.kind) {
     case 'option':
-      return `1 ${choice.option}`;
+      return optionKey(choice.option, choice.how);
     case 'swap':
       return `2 ${choice.exercise} ${choice.option}`;
     case 'rest':
       return '3';
   }
+}
+
+function optionKey(option: number, how: How | undefined): string {
+  const told = how?.aids.filter((id) => aidOf(id).isTold) ?? [];
+  return ['1', option, ...told].join(' ');
 }

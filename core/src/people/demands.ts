@@ -21,7 +21,7 @@ const BOUNDS: readonly Bound[] = [
   { demand: 'flexion-unloaded', measure: 'round up', from: 17 },
   { demand: 'flexion-loaded', measure: 'loadedRound', from: 6 },
   { demand: 'extension-small', measure: 'arch low', from: 7 },
-  { demand: 'extension-large', measure: 'arch low', from: 17 },
+  { demand: 'extension-large', measure: 'arch low', from: 15 },
   { demand: 'rotation-small', measure: 'turn low', from: 8 },
   { demand: 'rotation-small', measure: 'turn mid', from: 8 },
   { demand: 'rotation-small', measure: 'turn up', from: 10 },
@@ -45,7 +45,24 @@ const BOUNDS: readonly Bound[] = [
   { demand: 'arm-weight-bearing', measure: 'shoulderLoad', from: 0.1 },
   { demand: 'neck-curl', measure: 'neckFree', from: 8 },
   { demand: 'neck-curl', measure: 'chestLifted', from: 1 },
+  { demand: 'lying-flat', measure: 'flat', from: 0.5 },
+  { demand: 'balance', measure: 'tips', from: 0.42 },
+  { demand: 'flexion-end-range', measure: 'roundSum', from: 60 },
+  { demand: 'rotation-end-range', measure: 'turn low', from: 12 },
+  { demand: 'rotation-end-range', measure: 'turn mid', from: 18 },
+  { demand: 'end-range-joint', measure: 'endShare', from: 0.85 },
 ];
+
+/** How much of a measure an author says by hand: what is said raises what is measured, never lowers it. */
+export function raisedBy({ demands }: Option, measure: WholeMeasure | SideMeasure): number {
+  return BOUNDS.reduce(
+    (most, bound) =>
+      bound.measure === measure && demands.includes(bound.demand)
+        ? Math.max(most, bound.from)
+        : most,
+    0,
+  );
+}
 
 const MEASURED = new WeakMap<Option, ReadonlySet<Demand>>();
 

@@ -1,21 +1,50 @@
 import { z } from 'zod';
 import { Id } from '../movement/ids.ts';
 import { Depth, FOUNDATIONS, OptionNumber, SLUG } from '../movement/vocabulary.ts';
-import { CAUTION_IDS } from './cautions.ts';
+import { CAUTION_IDS } from './cautions/cautions.ts';
+import { RELEASABLE } from './asks.ts';
+import { renewCaution } from './renew-caution.ts';
 
 const date = z.iso.date('write the date as year-month-day');
 
 /** A caution as it stands in somebody's record. */
-export const CautionEntry = z.strictObject({
+const CurrentEntry = z.strictObject({
   caution: z.enum(CAUTION_IDS),
+  /** The side it is on; left out where it is not known, or on both. */
+  side: z.enum(['right', 'left']).optional(),
+  /** When it began: the birth or the operation where weeks are counted from it. */
   since: date.optional(),
+  /** When the child is expected. */
+  due: date.optional(),
+  /** The week of pregnancy, or since it happened, on a day (on the day that is asked about where left out). */
+  weeks: z.number().min(0).max(2000).optional(),
+  weeksOn: date.optional(),
+  /** What is known of it: which way hurts, which way in. */
+  way: z.string().min(1).max(40).optional(),
+  /** What is passed after a birth or a belly operation: 0 nothing, 1 released, 2 one leg, 3 both legs. */
+  gate: z.number().int().min(0).max(3).optional(),
+  /** What whoever treats it has released, by measure. */
+  releases: z
+    .array(
+      z.strictObject({
+        ask: z.enum(RELEASABLE),
+        by: z.string().trim().min(1, 'say who released it').max(120),
+        on: date,
+        until: date.optional(),
+        /** Up to how much; all of it where left out. */
+        upTo: z.number().min(0).max(1000).optional(),
+      }),
+    )
+    .max(20)
+    .optional(),
   /** The last day it holds; left out while it lasts. */
   until: date.optional(),
   /** Who said what is allowed, e.g. "physiotherapist". */
   clearedBy: z.string().max(120).default(''),
   note: z.string().max(500).default(''),
 });
-export type CautionEntry = z.infer<typeof CautionEntry>;
+export const CautionEntry = z.preprocess(renewCaution, CurrentEntry);
+export type CautionEntry = z.infer<typeof CurrentEntry>;
 
 /** As many exercises as a large library holds. */
 const MOST_USUAL = 2000;
@@ -45,7 +74,7 @@ export const People = z.array(Person).max(300);
 export type People = z.infer<typeof People>;
 
 /** The cautions in force on a day (year-month-day). */
-export function cautionsOn(person: Person, day: string): CautionEntry[] {
+export function cautionsOn(person: Pick<Person, 'cautions'>, day: string): CautionEntry[] {
   return person.cautions.filter(
     (entry) => (!entry.since || entry.since <= day) && (!entry.until || day <= entry.until),
   );

@@ -1,11 +1,28 @@
+import { aidOf, type AidId } from '../body/aids/aids.ts';
 import type { Exercise } from '../movement/exercise.ts';
-import type { Demand, Position } from '../movement/vocabulary.ts';
-import { cautionOf, DEMAND_WORDS, type CautionId } from './cautions.ts';
+import type { Position } from '../movement/vocabulary.ts';
+import { askWords, unitOf, type Ask } from './asks.ts';
+import { cautionOf, type CautionId } from './cautions/cautions.ts';
+import { landmarkOf } from './landmarks.ts';
 
-/** Why an option was chosen or passed over; data first, said by `explainReason`. */
+/** Why an option was chosen, changed or passed over; data first, said by `explainReason`. */
 export type Reason =
-  | { code: 'avoids'; caution: CautionId; demand: Demand; option: number }
-  | { code: 'careful'; caution: CautionId; demand: Demand; effect: 'limit' | 'support' }
+  | {
+      code: 'asks';
+      /** Left out where it is for nobody. */
+      caution?: CautionId;
+      ask: Ask;
+      /** Left out where it is not known. */
+      value?: number;
+      bound: number;
+      effect: 'avoid' | 'limit' | 'support';
+      option: number;
+    }
+  | { code: 'support'; aid: AidId }
+  | { code: 'smaller'; ask: Ask }
+  | { code: 'fewer'; share: number }
+  | { code: 'again'; caution: CautionId }
+  | { code: 'eased'; caution: CautionId }
   | { code: 'level'; level: number; option: number }
   | { code: 'last-time'; option: number }
   | { code: 'variants'; option: number }
@@ -19,12 +36,20 @@ export type Reason =
 export function explainReason(reason: Reason, exercise: Exercise): string {
   const name = (number: number) => exercise.options[number - 1]?.name ?? `option ${number}`;
   switch (reason.code) {
-    case 'avoids':
-      return `${cautionOf(reason.caution).name}: option ${reason.option} (${name(reason.option)}) asks for ${DEMAND_WORDS[reason.demand]}.`;
-    case 'careful':
-      return reason.effect === 'support'
-        ? `${cautionOf(reason.caution).name}: give support for ${DEMAND_WORDS[reason.demand]}.`
-        : `${cautionOf(reason.caution).name}: keep ${DEMAND_WORDS[reason.demand]} small.`;
+    case 'asks':
+      return explainAsk(reason, name(reason.option));
+    case 'support':
+      return `With ${aidOf(reason.aid).name}: ${aidOf(reason.aid).words}`;
+    case 'smaller':
+      return `Half as far: ${landmarkOf(reason.ask)}.`;
+    case 'fewer':
+      return reason.share === 0.5
+        ? 'Half as many, or half as long; then rest, or the first option.'
+        : `About ${Math.round(reason.share * 10)} tenths of the dose.`;
+    case 'again':
+      return `More again when ${cautionOf(reason.caution).againWhen}. Stop: ${cautionOf(reason.caution).stop}.`;
+    case 'eased':
+      return `${cautionOf(reason.caution).name}: ${cautionOf(reason.caution).says}`;
     case 'level':
       return reason.level > reason.option
         ? `Own level is ${reason.level}; option ${reason.option} is the highest that fits.`
@@ -42,8 +67,48 @@ export function explainReason(reason: Reason, exercise: Exercise): string {
         ? `${reason.name} keeps the position and the aim for the same length of time.`
         : `${reason.name} keeps the aim for the same length of time, in another position.`;
     case 'no-swap':
-      return `Nothing in the catalogue stands in here: rest in this position (${reason.position}).`;
+      return `Nothing in the catalogue stands in here: rest (from ${reason.position}).`;
     case 'by-hand':
       return 'Chosen by you.';
+  }
+}
+
+const EFFECT_WORDS = {
+  avoid: 'left out from',
+  limit: 'kept small from',
+  support: 'supported from',
+} as const;
+
+function explainAsk(
+  { caution, ask, value, bound, effect, option }: Extract<Reason, { code: 'asks' }>,
+  name: string,
+): string {
+  const who = caution === undefined ? 'For nobody' : cautionOf(caution).name;
+  if (value === undefined) {
+    return `${who}: how much ${askWords(ask)} option ${option} (${name}) asks is not known, so it is left out.`;
+  }
+  const how = `${askWords(ask)}${showAmount(ask, value)}`;
+  const from = unitOf(ask) === 'flag' ? '' : `, ${EFFECT_WORDS[effect]}${showAmount(ask, bound)}`;
+  return `${who}: option ${option} (${name}) asks for ${how}${from}.`;
+}
+
+function showAmount(ask: Ask, value: number): string {
+  switch (unitOf(ask)) {
+    case 'flag':
+      return '';
+    case 'w':
+      return ` ${Math.round(value * 100)} % of the weight`;
+    case 'share':
+      return ` ${Math.round(value * 100)} %`;
+    case '°':
+      return ` ${Math.round(value)}°`;
+    case '‰':
+      return ` ${Math.round(value)} ‰`;
+    case 'cm':
+      return ` ${Math.round(value)} cm`;
+    case 'N':
+      return ` ${Math.round(value)} N`;
+    case 's':
+      return ` ${Math.round(value)} s`;
   }
 }

@@ -1,6 +1,6 @@
 import type { Foundation } from '../movement/vocabulary.ts';
 import type { Attendee } from '../people/choose-option.ts';
-import { restrictionsOf } from '../people/choose-option.ts';
+import { restrictionsOf } from '../people/restrictions.ts';
 
 /** What the people who come bring along, as far as the order of a class depends on it. */
 export interface Group {
@@ -24,7 +24,7 @@ export function groupOf(attendees: readonly Attendee[], day: string): Group {
     lacking,
     holds: (foundation, depth) => attendees.length > 0 && lacking(foundation, depth).length === 0,
     sparingWrists: attendees
-      .filter((attendee) => restrictionsOf(attendee, day).has('weight-on-wrists'))
+      .filter((attendee) => restrictionsOf(attendee, day).some(({ ask }) => ask === 'wrist'))
       .map(({ person }) => person.name),
   };
 }

@@ -3,7 +3,8 @@ import { analyse, repairsOf } from '../analyse.ts';
 import { applyEdit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';
 import { Person } from '../people/person.ts';
-import type { Attendee, HandChoice } from '../people/choose-option.ts';
+import type { HandChoice } from '../people/choice.ts';
+import type { Attendee } from '../people/choose-option.ts';
 import { makeCatalogue, makeExercise } from '../testing/make-exercise.ts';
 import { makePlan } from '../testing/make-plan.ts';
 import type { Cupboard } from '../room/props.ts';
@@ -29,7 +30,7 @@ const catalogue = makeCatalogue([
   }),
 ]);
 
-const person = (id: string, level: number, caution?: 'pregnancy-later' | 'wrist'): Attendee => ({
+const person = (id: string, level: number, caution?: 'pregnancy' | 'wrist'): Attendee => ({
   person: Person.parse({
     id,
     name: `Person ${id}`,
@@ -55,7 +56,7 @@ function findings(
 
 describe('everyone-has-an-option', () => {
   const plan = makePlan([['front']]);
-  const group = [person('a', 2), person('b', 2, 'pregnancy-later')];
+  const group = [person('a', 2), person('b', 2, 'pregnancy')];
 
   it('names who has none, and where', () => {
     const [finding] = findings(plan, group);
@@ -64,7 +65,7 @@ describe('everyone-has-an-option', () => {
   });
 
   it('names several in one sentence', () => {
-    const more = [...group, person('c', 1, 'pregnancy-later'), person('d', 1, 'pregnancy-later')];
+    const more = [...group, person('c', 1, 'pregnancy'), person('d', 1, 'pregnancy')];
     expect(findings(plan, more)[0]?.sentence).toMatch(
       /^Person b, Person c and Person d have no option/,
     );
@@ -79,7 +80,7 @@ describe('everyone-has-an-option', () => {
 
   it('is quiet where the teacher chose the rest', () => {
     const byHand: Record<string, HandChoice> = { front: { kind: 'rest' } };
-    const chosen = { ...person('b', 2, 'pregnancy-later'), byHand };
+    const chosen = { ...person('b', 2, 'pregnancy'), byHand };
     expect(findings(plan, [chosen])).toEqual([]);
   });
 

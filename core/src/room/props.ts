@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { PropUse } from '../movement/exercise.ts';
 import { PROPS, type Prop, type PropPlace } from '../movement/vocabulary.ts';
-import type { Choice } from '../people/choose-option.ts';
+import type { Choice } from '../people/choice.ts';
 import type { OptionsPlan } from '../people/choose-options.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';
 

@@ -3,7 +3,7 @@ import { DraftWishes } from '../draft/wishes.ts';
 import { LiveEvent } from '../live/events.ts';
 import { findUnbounded } from '../movement/bounds.ts';
 import { Exercise } from '../movement/exercise.ts';
-import { HandChoices } from '../people/choose-option.ts';
+import { HandChoices } from '../people/choice.ts';
 import { People } from '../people/person.ts';
 import { Plan } from '../plan/plan.ts';
 import { SchoolRules } from '../plan/school.ts';

@@ -1,7 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import { subWeeks } from 'date-fns';
 import { Op, QueryTypes } from 'sequelize';
-import { HandChoices, type HandChoice } from '@wrenfern/core/people/choose-option';
+import { HandChoices, type HandChoice } from '@wrenfern/core/people/choice';
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { FAMILIAR_WEEKS, type TaughtLesson } from '@wrenfern/core/log/familiar';
 import { exerciseItemsOf } from '@wrenfern/core/plan/plan';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { LiveEvent } from '@wrenfern/core/live/events';
 import { Exercise } from '@wrenfern/core/movement/exercise';
-import { HandChoices } from '@wrenfern/core/people/choose-option';
+import { HandChoices } from '@wrenfern/core/people/choice';
 import { CautionEntry } from '@wrenfern/core/people/person';
 import { PersonBody } from '@wrenfern/contract/people';
 import { Plan, SCHOOL_IDS } from '@wrenfern/core/plan/plan';

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { LiveEvent } from '@wrenfern/core/live/events';
 import { Exercise } from '@wrenfern/core/movement/exercise';
 import { SLUG } from '@wrenfern/core/movement/vocabulary';
-import { HandChoices } from '@wrenfern/core/people/choose-option';
+import { HandChoices } from '@wrenfern/core/people/choice';
 import { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { readSchool, StoredPlan } from '@wrenfern/core/plan/migrate-plan';
 import { SchoolRules } from '@wrenfern/core/plan/school';

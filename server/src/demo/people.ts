@@ -18,7 +18,7 @@ const PEOPLE: DemoPerson[] = [
     note: 'Drives the harbour tram.',
     cautions: [
       {
-        caution: 'disc-flexion',
+        caution: 'rounding-out',
         note: 'Lower back, since the spring.',
         clearedBy: 'physiotherapist',
       },
@@ -29,7 +29,7 @@ const PEOPLE: DemoPerson[] = [
     level: 2,
     springs: 'lighter',
     note: 'Retired surveyor. Walks a lot.',
-    cautions: [{ caution: 'low-bone-density' }],
+    cautions: [{ caution: 'osteoporosis' }],
   },
   { name: 'Jonas Hallbeck', level: 4, note: 'Orchard picker; strong, impatient hips.' },
   {
@@ -42,7 +42,7 @@ const PEOPLE: DemoPerson[] = [
     name: 'Noor Tamsin',
     level: 2,
     note: 'Twenty-four weeks.',
-    cautions: [{ caution: 'pregnancy-later', clearedBy: 'midwife' }],
+    cautions: [{ caution: 'pregnancy', clearedBy: 'midwife' }],
   },
   { name: 'Pia Loring', level: 1, note: 'Came back after two years away.', holds: { breath: 1 } },
   { name: 'Sorrel Whin', level: 3, note: 'Bell-ringer.' },

@@ -1,6 +1,6 @@
 import { Op } from 'sequelize';
 import { escapeXml } from '@wrenfern/core/body/figure/escape-xml';
-import { cautionOf } from '@wrenfern/core/people/cautions';
+import { cautionOf } from '@wrenfern/core/people/cautions/cautions';
 import { Booking, ClassEvent, ClassRow, type PersonRow } from '../db/models.ts';
 
 export type PersonEverything = Awaited<ReturnType<typeof collectPerson>>;

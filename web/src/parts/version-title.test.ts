@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { builtInCatalogue } from '@wrenfern/library';
-import type { Choice } from '@wrenfern/core/people/choose-option';
+import type { Choice } from '@wrenfern/core/people/choice';
 import { Item } from '@wrenfern/core/plan/plan';
 import { versionTitle } from './version-title.ts';
 

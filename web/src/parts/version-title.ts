@@ -1,5 +1,5 @@
 import type { Exercise } from '@wrenfern/core/movement/exercise';
-import type { Choice } from '@wrenfern/core/people/choose-option';
+import type { Choice } from '@wrenfern/core/people/choice';
 import type { Item } from '@wrenfern/core/plan/plan';
 
 /** What a version of an item is called: of a series that all do, no single variant speaks for it. */

@@ -25,7 +25,11 @@ export function bends(seen: SeenBody): Partial<Record<WholeMeasure, number>> {
     found[`side ${part}`] = Math.abs(side);
     found[`turn ${part}`] = Math.abs(turn);
   }
-  return { ...found, backEnd: backEnd(seen.back), endShare: endShare(seen) };
+  const roundSum = (['low', 'mid', 'up'] as const).reduce(
+    (sum, part) => sum + (found[`round ${part}`] ?? 0),
+    0,
+  );
+  return { ...found, roundSum, backEnd: backEnd(seen.back), endShare: endShare(seen) };
 }
 
 /** How much the thighs tip the pelvis, and with it round the low back. */

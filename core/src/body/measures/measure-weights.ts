@@ -3,7 +3,7 @@ import type { ContactPart } from '../contacts.ts';
 import { BODY_SIDES, type BodySide } from '../full-pose.ts';
 import { LEG, UPWARD } from '../contact-parts.ts';
 import { isLegInHand } from '../held-legs.ts';
-import { hingeAngle } from '../joint-angles.ts';
+import { ballJointAngles, hingeAngle } from '../joint-angles.ts';
 import { ARM_MASS, HEAD_MASS, UPPER_MASS } from '../mass.ts';
 import { BODY_WEIGHT_N } from '../pulls.ts';
 import {
@@ -22,7 +22,7 @@ import type { Statics } from '../statics.ts';
 import type { Bend } from '../trunk-curve.ts';
 import { marginOf } from './margin.ts';
 import type { SideMeasure, WholeMeasure } from './measure-names.ts';
-import { LYING, PER_MILLE, RESTS, TOUCH, type SeenBody } from './seen-body.ts';
+import { hipOf, LYING, PER_MILLE, RESTS, TOUCH, type SeenBody } from './seen-body.ts';
 
 /** Cosine of 30 degrees: a chest that is level within so much. */
 const LEVEL = 0.866;
@@ -70,11 +70,17 @@ export function weights(seen: SeenBody): Partial<Record<WholeMeasure, number>> {
     legs,
     belly: bellyOf(seen, legs, lifted),
     legUneven: Math.abs((right ?? 0) - (left ?? 0)),
+    oneLegStand:
+      BODY_SIDES.some((side) => share(LEG, side) >= ON_ONE_LEG) &&
+      BODY_SIDES.some((side) => share(LEG, side) <= TOUCH)
+        ? 1
+        : 0,
     neckFree: isHeadInHands(seen)
       ? 0
       : statics.moments.neck * PER_MILLE +
         (head <= TOUCH && lifted && back.neck.round > CURLED ? CURL : 0),
     chestLifted: lifted ? 1 : 0,
+    headRests: chestUp > LYING ? seen.pressed(['head']) : 0,
     neckWeight: Math.max(0, seen.pressed(['head']) - HEAD_MASS),
     bellyPress:
       chestUp < -LYING && seen.pelvisUp < -LYING ? seen.pressed(['pelvis', 'waist', 'ribs']) : 0,
@@ -88,6 +94,9 @@ export function weights(seen: SeenBody): Partial<Record<WholeMeasure, number>> {
     tips: tipping(statics),
   };
 }
+
+/** Of the weight, on one leg, while the other carries none. */
+const ON_ONE_LEG = 0.5;
 
 /** A back rounded so far that it hangs forward is held by its ligaments more than by work: common practice. */
 const HANGING = { fromDeg: 40, leaves: 0.4 } as const;
@@ -191,16 +200,22 @@ function bellyOf(seen: SeenBody, legs: number, lifted: boolean): number {
 /** Degrees of a palm bent back that a wrist takes without asking, and those over which that ends. */
 const WRIST = { free: 30, over: 60 } as const;
 
+/** Degrees: a hand that pushes on a bar is bent back as far as this, however it is drawn. Common practice. */
+const BENT_ON_BAR = 60;
+
 function wristOf({ body, pressed }: SeenBody, side: BodySide): number {
   const { elbow, wrist, hand } = body[side];
   const bentBack = toDegrees(
     Math.acos(clamp(dot(unit(subtract(wrist, elbow)), unit(subtract(hand, wrist))), -1, 1)),
   );
-  return pressed(['hands'], side) * clamp((bentBack - WRIST.free) / WRIST.over, 0, 1);
+  const bend = body.pose[side].arm.hand === 'bar' ? Math.max(bentBack, BENT_ON_BAR) : bentBack;
+  return pressed(['hands'], side) * clamp((bend - WRIST.free) / WRIST.over, 0, 1);
 }
 
 /** Of the weight, from which a leg or an arm carries. */
 const CARRIES = 0.1;
+/** Degrees: an arm that is out so far is out to the side. */
+const OUT_TO_SIDE = 45;
 /** Sine of 60 degrees: a trunk rolled onto its side. */
 const ON_SIDE = 0.866;
 
@@ -208,6 +223,13 @@ const ON_SIDE = 0.866;
 function isOnKneecap(body: Body, side: BodySide): boolean {
   const { thigh, shank } = body[side];
   return rotate(thigh, FRONT)[1] + rotate(shank, FRONT)[1] < -LYING;
+}
+
+/** Of stature: hips lower than this sit on the floor or near it. */
+const LOW_SEAT = 0.2;
+
+function isSittingLow({ body, pelvisUp, pressed }: SeenBody): boolean {
+  return Math.abs(pelvisUp) < LYING && body.hips[1] < LOW_SEAT && pressed(['pelvis']) > CARRIES;
 }
 
 /** What one side carries. */
@@ -226,10 +248,13 @@ export function bearing(seen: SeenBody, side: BodySide): Partial<Record<SideMeas
   const elevation = toDegrees(
     Math.acos(clamp(dot(rotate(limbs.upperArm, UP), rotate(body.highTurn, UP)), -1, 1)),
   );
+  const shoulder = ballJointAngles(body.highTurn, limbs.upperArm, side);
   const strap = statics.pulls.find((pull) => pull.part === 'hands' && pull.side === side);
   const force = strap ? Math.hypot(...strap.force) * BODY_WEIGHT_N : 0;
   return {
     elbows: pressed(['elbows'], side),
+    toes: pressed(['toes'], side),
+    hipOutLifted: seen.down.includes(side) ? 0 : Math.max(0, hipOf(body, side).out),
     kneecaps: isOnKneecap(body, side) ? pressed(['knees'], side) : 0,
     sideShoulder:
       onSide(body.highTurn) && under(limbs.shoulder, other.shoulder)
@@ -238,6 +263,10 @@ export function bearing(seen: SeenBody, side: BodySide): Partial<Record<SideMeas
     sideHip: onSide(body.pelvisTurn) && under(limbs.hip, other.hip) ? pressed(['pelvis']) : 0,
     kneeBendLoaded: carries ? hingeAngle(limbs.thigh, limbs.shank) : 0,
     armHigh: !rests || onArm >= CARRIES ? elevation : 0,
+    armBehindLoaded: onArm >= CARRIES / 2 || strap ? Math.max(0, -shoulder.flex) : 0,
+    sittingBend: isSittingLow(seen) ? Math.max(0, hipOf(body, side).flex) : 0,
+    armTurnedIn:
+      !rests && shoulder.out >= OUT_TO_SIDE && shoulder.turn < 0 ? Math.min(elevation, 120) : 0,
     shoulderLoad: onArm,
     hang: strap
       ? Math.max(0, dot(strap.force, unit(subtract(limbs.hand, limbs.shoulder)))) * BODY_WEIGHT_N

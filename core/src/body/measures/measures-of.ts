@@ -7,7 +7,7 @@ import { UP } from '../space.ts';
 import { weigh, type Statics } from '../statics.ts';
 import type { Support } from '../supports.ts';
 import { measureBody, type BodyMeasures } from './measure-body.ts';
-import { legsDown } from './seen-body.ts';
+import { CM, legsDown } from './seen-body.ts';
 import type { SideMeasure, WholeMeasure } from './measure-names.ts';
 
 /** The most of a measure in a movement, and the share of it that comes within a tenth of that. */
@@ -24,6 +24,11 @@ export interface OptionMeasures {
 
 const KNOWN = new WeakMap<Option, OptionMeasures>();
 
+/** What was worked out before, so that nobody waits for it. */
+export function keepMeasures(option: Option, measures: OptionMeasures): void {
+  KNOWN.set(option, measures);
+}
+
 export function measuresOf(option: Option): OptionMeasures {
   const known = KNOWN.get(option);
   if (known) return known;
@@ -38,23 +43,69 @@ const BETWEEN = [0.25, 0.5, 0.75] as const;
 const CARRIES = 0.95;
 
 function measure(option: Option): OptionMeasures {
-  const keys = bodiesOf(option).map((body) => ({ body, statics: weigh(body, option.settings) }));
-  const shown = keys.map(({ body, statics }) => measureBody(body, statics));
+  const keys = keysOf(option);
   const between = keys.slice(1).flatMap((to, index) => {
     const from = keys[index];
-    return from ? measuresBetween(from, to, option) : [];
+    return from ? measuresBetween(from, to, BETWEEN, option) : [];
   });
-  const all = [...shown, ...between];
+  const shown = keys.map(({ body, statics }) => measureBody(body, statics));
+  const rise = riseOf(keys.map(({ body }) => body));
+  return peaksOfAll(shown, [...shown, ...between], rise);
+}
+
+function keysOf(option: Option): Weighed[] {
+  return bodiesOf(option).map((body) => ({ body, statics: weigh(body, option.settings) }));
+}
+
+function peaksOfAll(
+  shown: readonly BodyMeasures[],
+  all: readonly BodyMeasures[],
+  rise: number,
+): OptionMeasures {
   return {
-    whole: peaksOf(
-      shown.map(({ whole }) => whole),
-      all.map(({ whole }) => whole),
-    ),
+    whole: {
+      ...peaksOf(
+        shown.map(({ whole }) => whole),
+        all.map(({ whole }) => whole),
+      ),
+      rise: { peak: rise, nearShare: 1 },
+    },
     sides: {
       right: sidePeaks(shown, all, 'right'),
       left: sidePeaks(shown, all, 'left'),
     },
   };
+}
+
+const HALF_WAY = new WeakMap<Option, OptionMeasures>();
+/** Of the way from where it begins: a half range. */
+const TO_HALF = [0.25, 0.5] as const;
+
+/**
+ * What an option asks when it goes half as far from where it begins. Undefined where it does not move, or where a
+ * body half way can’t be weighed.
+ */
+export function halfWayMeasuresOf(option: Option): OptionMeasures | undefined {
+  const known = HALF_WAY.get(option);
+  if (known) return known;
+  const [start, ...others] = keysOf(option);
+  if (!start || others.length === 0) return undefined;
+  const first = measureBody(start.body, start.statics);
+  const way = others.flatMap((to) => measuresBetween(start, to, TO_HALF, option));
+  if (way.length < others.length * TO_HALF.length) return undefined;
+  const made = peaksOfAll(
+    [first],
+    [first, ...way],
+    riseOf(others.map(({ body }) => body).concat(start.body)) / 2,
+  );
+  HALF_WAY.set(option, made);
+  return made;
+}
+
+/** Centimetres from where the head is lowest to where it is highest. */
+function riseOf(bodies: readonly Body[]): number {
+  const heights = bodies.map(({ head }) => head[1] * CM);
+  return Math.max(...heights) - Math.min(...heights);
 }
 
 interface Weighed {
@@ -63,9 +114,14 @@ interface Weighed {
 }
 
 /** A leg that is down in both key poses is down on its way, however the way is drawn. */
-function measuresBetween(from: Weighed, to: Weighed, option: Option): BodyMeasures[] {
+function measuresBetween(
+  from: Weighed,
+  to: Weighed,
+  at: readonly number[],
+  option: Option,
+): BodyMeasures[] {
   const both = legsDown(from.statics).filter((side) => legsDown(to.statics).includes(side));
-  return BETWEEN.flatMap((t) => {
+  return at.flatMap((t) => {
     const body = mixBodies(from.body, to.body, t);
     const statics = weigh(body, option.settings);
     if (carriedBy(statics.supports) < CARRIES) return [];

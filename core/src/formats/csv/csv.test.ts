@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { FOUNDATIONS, PROPS } from '../../movement/vocabulary.ts';
-import { CAUTION_IDS } from '../../people/cautions.ts';
+import { CAUTION_IDS } from '../../people/cautions/cautions.ts';
 import { Person } from '../../people/person.ts';
 import { Machines, PLAIN_MACHINES } from '../../room/machines.ts';
 import { readCupboard, writeCupboard } from './cupboard-csv.ts';

@@ -1,7 +1,7 @@
 import { isSame } from '../../merge/merge-three.ts';
 import { FOUNDATIONS, type Foundation } from '../../movement/vocabulary.ts';
 import { DEPTH_WORDS, FOUNDATION_WORDS, listWords } from '../../movement/words.ts';
-import { CAUTIONS, cautionOf } from '../../people/cautions.ts';
+import { CAUTIONS, cautionOf } from '../../people/cautions/cautions.ts';
 import { CautionEntry, checkPerson, Person } from '../../people/person.ts';
 import {
   previewTable,

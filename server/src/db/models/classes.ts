@@ -1,4 +1,4 @@
-import { HandChoices, type HandChoice } from '@wrenfern/core/people/choose-option';
+import { HandChoices, type HandChoice } from '@wrenfern/core/people/choice';
 import type { CautionEntry } from '@wrenfern/core/people/person';
 import { LiveEvent } from '@wrenfern/core/live/events';
 import type { Plan } from '@wrenfern/core/plan/plan';

@@ -3,7 +3,7 @@ import { plainWork } from '@wrenfern/core/plan/timing/plain-length';
 import { measureLines, nearSeconds, showMeasure } from '@wrenfern/core/body/measures/measure-lines';
 import { measuresOf } from '@wrenfern/core/body/measures/measures-of';
 import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
-import { DEMAND_WORDS } from '@wrenfern/core/people/cautions';
+import { DEMAND_WORDS } from '@wrenfern/core/movement/words';
 import { measuredDemands } from '@wrenfern/core/people/demands';
 import { listWords } from '@wrenfern/core/movement/words';
 

@@ -8,7 +8,7 @@ import {
   SPINE_MOVES,
 } from '@wrenfern/core/movement/vocabulary';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
-import { DEMAND_WORDS } from '@wrenfern/core/people/cautions';
+import { DEMAND_WORDS } from '@wrenfern/core/movement/words';
 import { isBuiltIn } from '../../data/catalogue.tsx';
 import { plainLengthS } from '@wrenfern/core/plan/timing/plain-length';
 import {

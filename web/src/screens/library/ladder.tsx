@@ -2,7 +2,7 @@ import { demandsOf } from '@wrenfern/core/people/demands';
 import { useCallback, useRef } from 'react';
 import { tempoOf, type Exercise, type Option } from '@wrenfern/core/movement/exercise';
 import type { View } from '@wrenfern/core/movement/pose';
-import { DEMAND_WORDS } from '@wrenfern/core/people/cautions';
+import { DEMAND_WORDS } from '@wrenfern/core/movement/words';
 import { TEMPO_PACE } from '@wrenfern/core/plan/timing/pace';
 import { Frond } from '../../parts/frond.tsx';
 import { MovingFigure } from '../../parts/moving-figure.tsx';

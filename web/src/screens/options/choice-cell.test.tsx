@@ -1,7 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { Person } from '@wrenfern/core/people/person';
-import type { HandChoice } from '@wrenfern/core/people/choose-option';
+import type { HandChoice } from '@wrenfern/core/people/choice';
 import { inClass, makeLesson } from '../../testing/a-class.tsx';
 import { refusal, showScreen, standInForServer, type Answer } from '../../testing/show-screen.tsx';
 import { Component as Options } from './options.tsx';

@@ -1,7 +1,7 @@
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
-import type { Choice, HandChoice } from '@wrenfern/core/people/choose-option';
+import type { Choice, HandChoice } from '@wrenfern/core/people/choice';
 import { standInsFor } from '@wrenfern/core/people/stand-ins';
 import { explainReason } from '@wrenfern/core/people/reasons';
 import type { ExerciseItem } from '@wrenfern/core/plan/plan';

@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
-import type { Choice } from '@wrenfern/core/people/choose-option';
+import type { Choice } from '@wrenfern/core/people/choice';
 import type { ExerciseItem } from '@wrenfern/core/plan/plan';
 import { Frond } from '../../parts/frond.tsx';
 

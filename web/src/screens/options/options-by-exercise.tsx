@@ -2,7 +2,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useState } from 'react';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { optionOf, type Exercise } from '@wrenfern/core/movement/exercise';
-import type { Choice } from '@wrenfern/core/people/choose-option';
+import type { Choice } from '@wrenfern/core/people/choice';
 import type { OptionsPlan } from '@wrenfern/core/people/choose-options';
 import type { ExerciseItem } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';

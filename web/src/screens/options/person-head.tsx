@@ -1,4 +1,4 @@
-import { cautionOf } from '@wrenfern/core/people/cautions';
+import { cautionOf } from '@wrenfern/core/people/cautions/cautions';
 import { cautionsOn } from '@wrenfern/core/people/person';
 import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { TodaySheet } from './today-sheet.tsx';

@@ -1,7 +1,7 @@
 import { useSWRConfig } from 'swr';
 import { toast } from 'sonner';
 import { z } from 'zod';
-import { HandChoices } from '@wrenfern/core/people/choose-option';
+import { HandChoices } from '@wrenfern/core/people/choice';
 import { CautionEntry } from '@wrenfern/core/people/person';
 import { type BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { saveMerged } from '../../data/save-merged.ts';

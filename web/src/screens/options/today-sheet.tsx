@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { CAUTIONS, cautionOf, type CautionId } from '@wrenfern/core/people/cautions';
+import { CAUTIONS, cautionOf, type CautionId } from '@wrenfern/core/people/cautions/cautions';
 import { cautionsOn, type CautionEntry } from '@wrenfern/core/people/person';
 import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { Button } from '../../parts/button.tsx';

@@ -1,6 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useFieldArray, type UseFormReturn } from 'react-hook-form';
-import { CAUTIONS, cautionOf } from '@wrenfern/core/people/cautions';
+import { CAUTIONS, cautionOf } from '@wrenfern/core/people/cautions/cautions';
 import type { PersonBody } from '@wrenfern/contract/people';
 import { Button } from '../../parts/button.tsx';
 import { inputClass, TextField } from '../../parts/field.tsx';

@@ -2,7 +2,7 @@ import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { UserPlus } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { cautionOf } from '@wrenfern/core/people/cautions';
+import { cautionOf } from '@wrenfern/core/people/cautions/cautions';
 import type { Person } from '@wrenfern/core/people/person';
 import { usePeople } from '../../data/use-people.ts';
 import { buttonClass } from '../../parts/button.tsx';

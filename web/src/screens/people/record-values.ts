@@ -1,5 +1,5 @@
 import { FOUNDATIONS, type Foundation } from '@wrenfern/core/movement/vocabulary';
-import type { CautionId } from '@wrenfern/core/people/cautions';
+import type { CautionId } from '@wrenfern/core/people/cautions/cautions';
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 import type { PersonBody } from '@wrenfern/contract/people';
 import type { z } from 'zod';

@@ -4,7 +4,7 @@ import type { Analysis } from '@wrenfern/core';
 import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 import type { View } from '@wrenfern/core/movement/pose';
 import type { NowView } from '@wrenfern/core/live/run-class';
-import type { Choice } from '@wrenfern/core/people/choose-option';
+import type { Choice } from '@wrenfern/core/people/choice';
 import { itemsOf } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { describeItemDose } from '@wrenfern/core/plan/variants';

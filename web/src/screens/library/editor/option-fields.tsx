@@ -6,7 +6,7 @@ import type { UseFormReturn } from 'react-hook-form';
 import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 import type { KeyPose } from '@wrenfern/core/movement/pose';
 import { DEMANDS, LEVERS, MOST_OPTIONS, TEMPOS } from '@wrenfern/core/movement/vocabulary';
-import { DEMAND_WORDS } from '@wrenfern/core/people/cautions';
+import { DEMAND_WORDS } from '@wrenfern/core/movement/words';
 import { Button } from '../../../parts/button.tsx';
 import { TextField } from '../../../parts/field.tsx';
 import { Figure } from '../../../parts/figure.tsx';

@@ -328,7 +328,7 @@ function passes(
   switch (filter) {
     case 'suits':
       return attendees.every((attendee) => {
-        const choice = chooseOption(attendee, newItem(plan, exercise), catalogue, day);
+        const choice = chooseOption(attendee, newItem(plan, exercise), catalogue, day, plan.school);
         return choice.kind !== 'rest';
       });
     case 'lying':

@@ -1,0 +1,271 @@
+import type { PropUse } from '../../movement/exercise.ts';
+import type { SideMeasure, WholeMeasure } from '../measures/measure-names.ts';
+import type { FullPose } from '../full-pose.ts';
+import {
+  armsNear,
+  elbowsBent,
+  flatFirst,
+  footDown,
+  handsCarryHead,
+  handsOnThighs,
+  headRests,
+  hipsOnPillow,
+  isOnBar,
+  isOnHands,
+  isOnKnees,
+  isOnOneSupport,
+  kneesDown,
+  kneesSoft,
+  legsTogether,
+  lyingOnBack,
+  onForearms,
+  palmsUp,
+  seatBetweenHeels,
+  seatRaised,
+} from './change-pose.ts';
+
+export type AskedMeasure = WholeMeasure | SideMeasure;
+
+/**
+ * A support: what helps somebody to do the same option, tied to no rung of a ladder. It turns each key pose into
+ * another, which is measured again. ("Support" alone means what bears weight, in `supports.ts`.)
+ */
+export interface Aid {
+  id: AidId;
+  name: string;
+  /** What is said: what to do and where it is felt, never why. */
+  words: string;
+  /** Has to be cued to the class, so it is a way of its own; what is put there beforehand is not. */
+  isTold: boolean;
+  props: readonly Pick<PropUse, 'prop' | 'place'>[];
+  /** The pose with it; undefined where it changes nothing in that pose. */
+  change?: (pose: FullPose) => FullPose | undefined;
+  /** It lies under the body all the while: every key pose must be one that it fits. */
+  inEveryPose?: true;
+  /** True in a pose that it is for, where the pose stays as it is. */
+  isFor?: (pose: FullPose) => boolean;
+  /** What it leaves of a measure that the drawing can’t show, as a factor: estimated, common practice. */
+  leaves?: Partial<Record<AskedMeasure, number>>;
+  /** What it adds to a measure that is at least `from`: estimated, common practice. */
+  adds?: { measure: AskedMeasure; from: number; by: number };
+  /** What is felt less although the measure stays: a caution that asks for support there is content. */
+  eases?: readonly AskedMeasure[];
+}
+
+export const AID_IDS = [
+  'forearms',
+  'fists',
+  'wedge',
+  'loose-hands',
+  'knee-pad',
+  'knees-down',
+  'foot-down',
+  'head-rest',
+  'head-in-hands',
+  'arms-near',
+  'elbow-bent',
+  'palm-up',
+  'seat-raise',
+  'seat-on-cushion',
+  'hips-pillow',
+  'trunk-wedge',
+  'flat-first',
+  'hands-on-thighs',
+  'hand-on-wall',
+  'knees-soft',
+  'knees-together',
+] as const;
+export type AidId = (typeof AID_IDS)[number];
+
+/** Every support, the one that changes least first. Common practice. */
+export const AIDS: readonly Aid[] = [
+  {
+    id: 'knee-pad',
+    name: 'pad under the knees',
+    words: 'Knees on a fold of the mat.',
+    isTold: false,
+    props: [{ prop: 'pad', place: 'under knees' }],
+    isFor: isOnKnees,
+    eases: ['kneecaps'],
+  },
+  {
+    id: 'head-rest',
+    name: 'towel under the head',
+    words: 'A folded towel under the head, eyes to the ceiling; take it out before the hips lift.',
+    isTold: false,
+    props: [{ prop: 'towel', place: 'under head' }],
+    isFor: headRests,
+    eases: ['headRests'],
+    leaves: { neckFree: 0 },
+  },
+  {
+    id: 'seat-raise',
+    name: 'seat raised',
+    words: 'Sit on a folded blanket, tall out of the sit bones; put it aside before lying down.',
+    isTold: false,
+    props: [{ prop: 'blanket', place: 'under seat' }],
+    change: seatRaised,
+    inEveryPose: true,
+  },
+  {
+    id: 'hand-on-wall',
+    name: 'fingertips on a wall',
+    words: 'Fingertips on the wall or a pole; stand tall over the whole foot.',
+    isTold: false,
+    props: [],
+    isFor: isOnOneSupport,
+    leaves: { tips: 0.3 },
+    eases: ['tips'],
+  },
+  {
+    id: 'head-in-hands',
+    name: 'head in the hands',
+    words: 'Hands carry the head, elbows wide; the belly lifts, the neck is light.',
+    isTold: false,
+    props: [],
+    change: handsCarryHead,
+  },
+  {
+    id: 'wedge',
+    name: 'wedge under the heels of the hands',
+    words: 'Heels of the hands higher than the fingers; push through the whole palm.',
+    isTold: false,
+    props: [{ prop: 'blanket', place: 'under hand' }],
+    isFor: isOnHands,
+    leaves: { wrist: 0.6 },
+  },
+  {
+    id: 'loose-hands',
+    name: 'heels of the hands on the bar',
+    words: 'Heels of the hands on the bar, fingers loose, wrists in line with the forearms.',
+    isTold: false,
+    props: [],
+    isFor: isOnBar,
+    leaves: { wrist: 0.4, grip: 0.5 },
+  },
+  {
+    id: 'fists',
+    name: 'on the fists',
+    words: 'Make fists, knuckles down, wrists straight; push the floor away.',
+    isTold: false,
+    props: [],
+    isFor: isOnHands,
+    leaves: { wrist: 0.1 },
+  },
+  {
+    id: 'flat-first',
+    name: 'low back heavy first',
+    words: 'Tilt first until the low back is heavy; keep it there while the limbs move.',
+    isTold: false,
+    props: [],
+    change: flatFirst,
+  },
+  {
+    id: 'hips-pillow',
+    name: 'cushion under the hips',
+    words: 'A cushion under the front of the hips, feet wider; the tail stays long.',
+    isTold: false,
+    props: [{ prop: 'cushion', place: 'under hips' }],
+    change: hipsOnPillow,
+    inEveryPose: true,
+  },
+  {
+    id: 'seat-on-cushion',
+    name: 'cushion between seat and heels',
+    words: 'A cushion between seat and heels; sink only as far as it carries you.',
+    isTold: false,
+    props: [{ prop: 'cushion', place: 'under seat' }],
+    change: seatBetweenHeels,
+  },
+  {
+    id: 'trunk-wedge',
+    name: 'trunk propped up',
+    words: 'Cushions under back and head, so that the chest is higher than the hips.',
+    isTold: false,
+    props: [{ prop: 'cushion', place: 'along the back' }],
+    isFor: lyingOnBack,
+    leaves: { flat: 0 },
+  },
+  {
+    id: 'knees-soft',
+    name: 'knees soft',
+    words: 'Bend the knees until the back is long; feel the middle of the muscle, not its ends.',
+    isTold: false,
+    props: [],
+    change: kneesSoft,
+  },
+  {
+    id: 'knees-together',
+    name: 'knees together',
+    words: 'Knees stay together; move as one piece.',
+    isTold: false,
+    props: [],
+    change: legsTogether,
+  },
+  {
+    id: 'palm-up',
+    name: 'palms up',
+    words: 'Turn the palms up; the shoulders are wide.',
+    isTold: false,
+    props: [],
+    change: palmsUp,
+  },
+  {
+    id: 'elbow-bent',
+    name: 'elbows bent',
+    words: 'Bend the elbows, arms below the shoulders; the neck is long.',
+    isTold: false,
+    props: [],
+    change: elbowsBent,
+  },
+  {
+    id: 'arms-near',
+    name: 'arms near the body',
+    words: 'Keep the arms by the body; everything else goes on.',
+    isTold: false,
+    props: [],
+    change: armsNear,
+  },
+  {
+    id: 'hands-on-thighs',
+    name: 'hands behind the thighs',
+    words: 'Hold behind the thighs, elbows wide; only as far as the hands carry.',
+    isTold: true,
+    props: [],
+    change: handsOnThighs,
+  },
+  {
+    id: 'forearms',
+    name: 'on the forearms',
+    words: 'Elbows under the shoulders, long back.',
+    isTold: true,
+    props: [],
+    change: onForearms,
+    // A plank on the forearms is held longer by the belly than its levers tell.
+    adds: { measure: 'belly', from: 40, by: 14 },
+  },
+  {
+    id: 'foot-down',
+    name: 'one foot down',
+    words: 'One foot stays on the mat; the back is quiet.',
+    isTold: true,
+    props: [],
+    change: footDown,
+  },
+  {
+    id: 'knees-down',
+    name: 'on the knees',
+    words: 'Knees down, hips forward; one long line from knee to ear.',
+    isTold: true,
+    props: [],
+    change: kneesDown,
+  },
+];
+
+const BY_ID = new Map(AIDS.map((aid) => [aid.id, aid]));
+
+export function aidOf(id: AidId): Aid {
+  const aid = BY_ID.get(id);
+  if (!aid) throw new Error(`no support "${id}"`);
+  return aid;
+}

@@ -1,0 +1,247 @@
+import type { ArmPose, LegPose } from '../../movement/pose.ts';
+import type { RestPart } from '../../movement/pose.ts';
+import { BODY_SIDES, type BodySide, type FullPose } from '../full-pose.ts';
+import { BY_SIDE, FEET_DOWN, HOLD_THIGHS, ON_HEAD } from '../shapes/limbs.ts';
+
+/*
+ * What each support does to a key pose. Undefined: nothing to change here. Angles in degrees, lengths in shares of
+ * stature; how much is common practice.
+ */
+
+type Limbed = Pick<FullPose, BodySide>;
+
+const isSupine = ({ lean, roll }: FullPose) => lean < -75 && Math.abs(roll) < 45;
+const isProneWay = ({ lean, roll }: FullPose) => lean > 50 && Math.abs(roll) < 45;
+const rests = ({ rest }: FullPose, part: RestPart) => rest.some(([on]) => on === part);
+
+/** Each limb changed by itself; undefined where none is. */
+function withArms(
+  pose: FullPose,
+  change: (arm: ArmPose) => ArmPose | undefined,
+): FullPose | undefined {
+  return withLimbs(pose, (limbs) => {
+    const arm = change(limbs.arm);
+    return arm && { ...limbs, arm };
+  });
+}
+
+function withLegs(
+  pose: FullPose,
+  change: (leg: LegPose) => LegPose | undefined,
+): FullPose | undefined {
+  return withLimbs(pose, (limbs) => {
+    const leg = change(limbs.leg);
+    return leg && { ...limbs, leg };
+  });
+}
+
+function withLimbs(
+  pose: FullPose,
+  change: (limbs: FullPose['right']) => FullPose['right'] | undefined,
+): FullPose | undefined {
+  const changed = BODY_SIDES.flatMap((side): [BodySide, FullPose['right']][] => {
+    const limbs = change(pose[side]);
+    return limbs ? [[side, limbs]] : [];
+  });
+  if (changed.length === 0) return undefined;
+  return { ...pose, ...(Object.fromEntries(changed) as Partial<Limbed>) };
+}
+
+const handOnFloor = (arm: ArmPose) => arm.hand === 'floor' || (arm.wrist ?? 0) >= 60;
+
+/** Arms that carry stay where they are. */
+const isOnArms = (pose: FullPose) => rests(pose, 'hands') || rests(pose, 'elbows');
+
+/** Hands on the bar of the machine. */
+export function isOnBar(pose: FullPose): boolean {
+  return BODY_SIDES.some((side) => pose[side].arm.hand === 'bar');
+}
+
+/** Palms on the floor under a body that looks down. */
+export function isOnHands(pose: FullPose): boolean {
+  return BODY_SIDES.some((side) => handOnFloor(pose[side].arm));
+}
+
+export function isOnKnees(pose: FullPose): boolean {
+  return rests(pose, 'knees');
+}
+
+export function lyingOnBack(pose: FullPose): boolean {
+  return isSupine(pose) && !rests(pose, 'shoulders');
+}
+
+/** Lies with the head down and the hips down: nothing may be under a head when the hips lift. */
+export function headRests(pose: FullPose): boolean {
+  const isLifted = pose.round[2] > 15;
+  return isSupine(pose) && rests(pose, 'pelvis') && !isLifted;
+}
+
+/** Stands or kneels. */
+export function isOnOneSupport(pose: FullPose): boolean {
+  return Math.abs(pose.lean) < 45 && (rests(pose, 'feet') || rests(pose, 'knees'));
+}
+
+/** How much farther a trunk leans when the forearms take the place of the hands. */
+const FOREARMS_LEAN = 26;
+
+/** Elbows where the hands were, and the trunk lower by a forearm. */
+export function onForearms(pose: FullPose): FullPose | undefined {
+  if (!isProneWay(pose) || pose.machine) return undefined;
+  const changed = withArms(pose, (arm) =>
+    handOnFloor(arm) ? { flex: (arm.flex ?? 73) + 10, hand: 'forearm' } : undefined,
+  );
+  if (!changed) return undefined;
+  const isHigh = rests(pose, 'knees') && !rests(pose, 'hands');
+  if (!isHigh) {
+    return {
+      ...changed,
+      rest: pose.rest.map(([part, high]) => [part === 'hands' ? 'elbows' : part, high]),
+    };
+  }
+  const legs = withLegs(changed, (leg) =>
+    leg.foot === undefined && (leg.bend ?? 0) > 60
+      ? { ...leg, flex: (leg.flex ?? 0) + FOREARMS_LEAN }
+      : undefined,
+  );
+  return {
+    ...(legs ?? changed),
+    lean: pose.lean + FOREARMS_LEAN,
+    rest: [...pose.rest, ['elbows', 0]],
+  };
+}
+
+/** A plank from the knees. */
+export function kneesDown(pose: FullPose): FullPose | undefined {
+  if (!isProneWay(pose) || !rests(pose, 'toes') || pose.machine) return undefined;
+  const isOnElbows = rests(pose, 'elbows');
+  const legs = withLegs(pose, (leg) =>
+    Math.abs(leg.flex ?? 0) < 20 && (leg.bend ?? 0) < 20
+      ? { flex: 2, bend: isOnElbows ? 62 : 84, point: 45 }
+      : undefined,
+  );
+  if (!legs) return undefined;
+  return {
+    ...legs,
+    rest: pose.rest.map(([part, high]) => [part === 'toes' ? 'knees' : part, high]),
+  };
+}
+
+/** On the back: the other leg than the working one stands. */
+export function footDown(pose: FullPose): FullPose | undefined {
+  if (!isSupine(pose) || pose.machine || !rests(pose, 'pelvis')) return undefined;
+  const { leg } = pose.left;
+  if (leg.foot !== undefined || (leg.flex ?? 0) < 20) return undefined;
+  return { ...pose, left: { ...pose.left, leg: FEET_DOWN } };
+}
+
+/** Curled up from lying: hands behind the head. */
+export function handsCarryHead(pose: FullPose): FullPose | undefined {
+  if (pose.lean > -60 || pose.round[2] <= 15 || rests(pose, 'shoulders')) return undefined;
+  if (pose.machine && pose.machine.straps.includes('hand')) return undefined;
+  return withArms(pose, (arm) => (arm.hand === 'head' ? undefined : ON_HEAD));
+}
+
+export function armsNear(pose: FullPose): FullPose | undefined {
+  if (isOnArms(pose)) return undefined;
+  return withArms(pose, (arm) => {
+    if (arm.hand !== undefined || handOnFloor(arm)) return undefined;
+    if ((arm.flex ?? 0) < 60 && Math.abs(arm.out ?? 0) < 45) return undefined;
+    if (isSupine(pose)) return BY_SIDE;
+    return isProneWay(pose) ? { flex: 6, out: 10 } : { hand: 'other shoulder' };
+  });
+}
+
+/** As high as an arm is lifted with a bent elbow. */
+const BENT_ARM: ArmPose = { flex: 72, bend: 80 };
+
+export function elbowsBent(pose: FullPose): FullPose | undefined {
+  if (isOnArms(pose)) return undefined;
+  return withArms(pose, (arm) =>
+    arm.hand === undefined && !handOnFloor(arm) && (arm.flex ?? 0) > 80
+      ? { ...BENT_ARM, turn: arm.turn }
+      : undefined,
+  );
+}
+
+export function palmsUp(pose: FullPose): FullPose | undefined {
+  return withArms(pose, (arm) =>
+    arm.hand === undefined && (arm.out ?? 0) >= 45 && (arm.turn ?? 0) <= 0
+      ? { ...arm, turn: 40 }
+      : undefined,
+  );
+}
+
+/** A folded blanket, and what it takes from hip and low back: stature, degrees. */
+const BLANKET = { height: 0.06, hip: 10, low: 10 } as const;
+
+/** Sitting on the mat, higher. */
+export function seatRaised(pose: FullPose): FullPose | undefined {
+  if (Math.abs(pose.lean) > 40 || pose.machine) return undefined;
+  const seat = pose.rest.find(([part]) => part === 'pelvis');
+  if (!seat || seat[1] > 0.02) return undefined;
+  const low = pose.round[0] > 0 ? Math.max(0, pose.round[0] - BLANKET.low) : pose.round[0];
+  const raised: FullPose = {
+    ...pose,
+    rest: pose.rest.map(([part, high]) => [part, part === 'pelvis' ? BLANKET.height : high]),
+    round: [low, pose.round[1], pose.round[2], pose.round[3]],
+  };
+  const legs = withLegs(raised, (leg) =>
+    leg.foot === undefined && (leg.flex ?? 0) > 70
+      ? { ...leg, flex: (leg.flex ?? 0) - BLANKET.hip }
+      : undefined,
+  );
+  return legs ?? raised;
+}
+
+const CUSHION = { knee: 22, hip: 15 } as const;
+
+/** Sitting back on the heels, less far. */
+export function seatBetweenHeels(pose: FullPose): FullPose | undefined {
+  if (!rests(pose, 'knees')) return undefined;
+  return withLegs(pose, (leg) =>
+    leg.foot === undefined && (leg.bend ?? 0) > 125
+      ? { ...leg, bend: (leg.bend ?? 0) - CUSHION.knee, flex: (leg.flex ?? 0) - CUSHION.hip }
+      : undefined,
+  );
+}
+
+/** Degrees: what a cushion takes from an arch, and the arch for which it is too little. */
+const PILLOW = { rounds: 7, most: 13 } as const;
+
+export function hipsOnPillow(pose: FullPose): FullPose | undefined {
+  if (pose.lean < 75 || !rests(pose, 'pelvis') || pose.machine) return undefined;
+  const [low, mid, up, neck] = pose.round;
+  if (-low > PILLOW.most) return undefined;
+  return { ...pose, round: [low + PILLOW.rounds, mid, up, neck] };
+}
+
+const TILT_ROUNDS = 3;
+
+export function flatFirst(pose: FullPose): FullPose | undefined {
+  const [low, mid, up, neck] = pose.round;
+  if (!isSupine(pose) || !rests(pose, 'pelvis') || low >= 0) return undefined;
+  return { ...pose, round: [TILT_ROUNDS, mid, up, neck] };
+}
+
+/** Leaning back in sitting: the hands carry. */
+export function handsOnThighs(pose: FullPose): FullPose | undefined {
+  const isLeaning = pose.lean < -10 && pose.lean > -85 && rests(pose, 'pelvis');
+  if (!isLeaning || pose.machine) return undefined;
+  return withArms(pose, (arm) => (arm.hand === undefined ? HOLD_THIGHS : undefined));
+}
+
+const SOFT_KNEE = 25;
+
+export function kneesSoft(pose: FullPose): FullPose | undefined {
+  return withLegs(pose, (leg) =>
+    leg.foot === undefined && (leg.bend ?? 0) < 20 && (leg.flex ?? 0) > 50
+      ? { ...leg, bend: SOFT_KNEE }
+      : undefined,
+  );
+}
+
+export function legsTogether(pose: FullPose): FullPose | undefined {
+  return withLegs(pose, (leg) =>
+    leg.foot === undefined && (leg.out ?? 0) > 12 ? { ...leg, out: 0 } : undefined,
+  );
+}
