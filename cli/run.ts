@@ -10,10 +10,19 @@ import { skillOf } from '@wrenfern/core/body/load/option-skill';
 import { writeExercise } from '@wrenfern/core/formats/exercise/write-exercise';
 import { searchCatalogue } from '@wrenfern/core/movement/search';
 import { PROPS } from '@wrenfern/core/movement/vocabulary';
+import { adviceOf } from '@wrenfern/core/people/advice';
+import type { Choice } from '@wrenfern/core/people/choice';
 import { chooseOptions } from '@wrenfern/core/people/choose-options';
+import { classVerdicts } from '@wrenfern/core/people/class-verdict';
 import { People } from '@wrenfern/core/people/person';
 import { StoredPlan } from '@wrenfern/core/plan/migrate-plan';
-import { checkPlan, Plan, SCHOOL_IDS, type School } from '@wrenfern/core/plan/plan';
+import {
+  checkPlan,
+  exerciseItemsOf,
+  Plan,
+  SCHOOL_IDS,
+  type School,
+} from '@wrenfern/core/plan/plan';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import type { Cupboard } from '@wrenfern/core/room/props';
 import { builtInCatalogue } from '@wrenfern/library';
@@ -109,14 +118,24 @@ export function run(argv: readonly string[], today: string, solve?: Solve): stri
         builtInCatalogue,
         day,
       );
-      if (!isJson) return tellOptions(plan, people, options);
+      if (!isJson) return tellOptions(plan, people, options, day);
       const choices = [...options.choices].map(([personId, items]) => [
         personId,
-        Object.fromEntries(items),
+        Object.fromEntries(
+          [...items].map(([itemId, choice]) => [itemId, advised(plan, itemId, choice)]),
+        ),
       ]);
+      const verdicts = classVerdicts(
+        plan,
+        people.map((person) => ({ person })),
+        options,
+        builtInCatalogue,
+        day,
+      );
       return json({
         choices: Object.fromEntries(choices) as unknown,
         versions: Object.fromEntries(options.versions),
+        verdicts: Object.fromEntries(verdicts),
       });
     }
     case 'read':
@@ -147,6 +166,18 @@ export function run(argv: readonly string[], today: string, solve?: Solve): stri
     default:
       throw new Refusal(`unknown command "${command}"\n\n${USAGE}`);
   }
+}
+
+/** A choice with all that is said of it, on the left as well where that is another. */
+function advised(plan: Plan, itemId: string, choice: Choice): object {
+  const item = exerciseItemsOf(plan).find(({ id }) => id === itemId);
+  const exercise = builtInCatalogue.require(item?.exercise ?? '');
+  const { onLeft, ...right } = choice;
+  return {
+    ...right,
+    ...adviceOf(choice, exercise, builtInCatalogue),
+    ...(onLeft ? { onLeft: { ...onLeft, ...adviceOf(onLeft, exercise, builtInCatalogue) } } : {}),
+  };
 }
 
 /** An exercise as its file holds it, each option with what it asks. */

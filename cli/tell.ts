@@ -2,6 +2,8 @@ import type { Finding, Repair } from '@wrenfern/core/review/rule';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { explainReason } from '@wrenfern/core/people/reasons';
+import { classVerdicts, sayVerdict } from '@wrenfern/core/people/class-verdict';
+import { sayChoice } from '@wrenfern/core/people/say-choice';
 import type { OptionsPlan } from '@wrenfern/core/people/choose-options';
 import type { Person } from '@wrenfern/core/people/person';
 import { exerciseItemsOf, type Plan } from '@wrenfern/core/plan/plan';
@@ -55,20 +57,24 @@ export function tellFindings(findings: readonly Mended[]): string {
     .join('\n');
 }
 
-export function tellOptions(plan: Plan, people: readonly Person[], options: OptionsPlan): string {
+export function tellOptions(
+  plan: Plan,
+  people: readonly Person[],
+  options: OptionsPlan,
+  day: string,
+): string {
+  const attendees = people.map((person) => ({ person }));
+  const verdicts = classVerdicts(plan, attendees, options, builtInCatalogue, day);
   const lines: string[] = [];
   for (const person of people) {
-    lines.push(person.name);
+    const verdict = verdicts.get(person.id);
+    lines.push(verdict ? `${person.name}: ${sayVerdict(verdict)}` : person.name);
+    for (const sentence of verdict?.because ?? []) lines.push(`  ! ${sentence}`);
     for (const item of exerciseItemsOf(plan)) {
       const choice = options.choices.get(person.id)?.get(item.id);
       if (!choice) continue;
       const exercise = builtInCatalogue.require(item.exercise);
-      const done =
-        choice.kind === 'option'
-          ? `${choice.option} ${exercise.options[choice.option - 1]?.name ?? ''}`
-          : choice.kind === 'swap'
-            ? `instead: ${builtInCatalogue.require(choice.exercise).name}`
-            : `rest: ${choice.shape}`;
+      const done = sayChoice(choice, exercise, builtInCatalogue);
       const why = choice.reasons.map((reason) => explainReason(reason, exercise)).join(' ');
       lines.push(`  ${exercise.name}: ${done}. ${why}`);
     }

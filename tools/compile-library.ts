@@ -5,6 +5,7 @@ import type { Exercise } from '../core/src/movement/exercise.ts';
 import { loadOf } from '../core/src/body/load/option-load.ts';
 import { skillOf } from '../core/src/body/load/option-skill.ts';
 import { measuredDemands } from '../core/src/people/demands.ts';
+import { writeAsked } from '../core/src/people/write-asked.ts';
 import { FAMILIES, MACHINES } from '../core/src/movement/vocabulary.ts';
 
 /**
@@ -65,10 +66,13 @@ writeFileSync(
   MODULE.replace('.js', '.d.ts'),
   `import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { Demand } from '@wrenfern/core/movement/vocabulary';
+import type { WrittenAsked } from '@wrenfern/core/people/write-asked';
 
 export const exercises: readonly Exercise[];
 /** Load, skill and measured demands of each exercise's options, in the same order. */
 export const measured: readonly (readonly [load: number, skill: number, ...Demand[]][])[];
+/** What each of those options asks, in the ways in which it can be done. */
+export const asked: readonly (readonly WrittenAsked[])[];
 `,
 );
 console.log(`${exercises.length} exercises`);
@@ -118,6 +122,7 @@ function moduleOf(value: readonly Exercise[]): string {
         ]),
       ),
     )};`,
+    `export const asked=${JSON.stringify(value.map(({ options }) => options.map(writeAsked)))};`,
     '',
   ].join('\n');
 }

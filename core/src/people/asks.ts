@@ -4,16 +4,12 @@ import {
   WHOLE_MEASURES,
   type MeasureUnit,
   type SideMeasure,
-  type WholeMeasure,
 } from '../body/measures/measure-names.ts';
 import { BACK_PARTS } from '../body/trunk-curve.ts';
-import type { OptionMeasures } from '../body/measures/measures-of.ts';
-import type { Option } from '../movement/exercise.ts';
 import type { Demand } from '../movement/vocabulary.ts';
-import { raisedBy } from './demands.ts';
 
 /** What no drawing shows, and an author says by hand. */
-const BY_HAND = {
+export const BY_HAND = {
   articulates: 'articulation',
   standsOnMoving: 'moving-platform',
   impact: 'jump',
@@ -21,95 +17,73 @@ const BY_HAND = {
 } as const satisfies Record<string, Demand>;
 type HandAsk = keyof typeof BY_HAND;
 
-/** Seconds in which something is asked. */
-export const CLOCK_ASKS = ['flatS', 'standS', 'holdS'] as const;
-export type ClockAsk = (typeof CLOCK_ASKS)[number];
-
-/** What a way of doing something asks of a body. `any`: that it is done at all. */
-export type Ask = WholeMeasure | SideMeasure | HandAsk | ClockAsk | 'any';
+/** Seconds in which something is asked: they depend on the dose. */
+const CLOCK_ASKS = ['flatS', 'standS', 'holdS'] as const;
 
 const BENDS = (['round', 'arch', 'side', 'turn'] as const).flatMap((way) =>
   BACK_PARTS.map((part) => `${way} ${part}` as const),
 );
 
-/** Everything that can be asked, as whoever treats somebody may release it. */
-export const RELEASABLE = [
-  ...BENDS,
-  ...(Object.keys(WHOLE_MEASURES) as (keyof typeof WHOLE_MEASURES)[]),
-  ...(Object.keys(SIDE_MEASURES) as SideMeasure[]),
-  ...(Object.keys(BY_HAND) as HandAsk[]),
-  ...CLOCK_ASKS,
-  'any',
-] as const satisfies readonly Ask[];
+/** Measured for load, skill and authors; no caution speaks of them. */
+type Unspoken =
+  'axial' | 'margin' | 'backHold' | 'sideHold' | 'hipHold' | 'kneeHold' | 'shoulderHold';
+const UNSPOKEN: Readonly<Record<Unspoken, true>> = {
+  axial: true,
+  margin: true,
+  backHold: true,
+  sideHold: true,
+  hipHold: true,
+  kneeHold: true,
+  shoulderHold: true,
+};
+type SpokenWhole = Exclude<keyof typeof WHOLE_MEASURES, Unspoken>;
 
-/** How long an item works, and how it holds. */
-export interface ItemClock {
-  workS: number;
-  holdS: number;
-  isStanding: boolean;
+/** All that can be asked whatever the dose, of the body as a whole and of a side. `any`: that it is done at all. */
+export const WHOLE_ASKS = [
+  ...BENDS,
+  ...(Object.keys(WHOLE_MEASURES) as (keyof typeof WHOLE_MEASURES)[]).filter(
+    (name): name is SpokenWhole => !(name in UNSPOKEN),
+  ),
+  ...(Object.keys(BY_HAND) as HandAsk[]),
+  'archOverProp',
+  'any',
+] as const;
+type WholeAsk = (typeof WHOLE_ASKS)[number];
+export const SIDE_ASKS = Object.keys(SIDE_MEASURES) as SideMeasure[];
+export type Timeless = WholeAsk | SideMeasure;
+
+/** True for what depends on the dose. */
+export function isByClock(ask: Ask): boolean {
+  return (CLOCK_ASKS as readonly Ask[]).includes(ask);
 }
 
-/** The bodies of both sides, when the second side is done with right for left. */
+/** Everything that a way of doing something can ask of a body. */
+export const ASKS = [...WHOLE_ASKS, ...SIDE_ASKS, ...CLOCK_ASKS] as const;
+export type Ask = (typeof ASKS)[number];
+
+/** A side of a body, or whichever is asked more. */
 export type AskSide = BodySide | 'either';
 
 export function isSideAsk(ask: Ask): ask is SideMeasure {
   return ask in SIDE_MEASURES;
 }
 
-/** How much an option asks on a side, as drawn; undefined is unknown. */
-export function askedBy(
-  option: Option,
-  measures: OptionMeasures,
-  ask: Ask,
-  side: AskSide,
-  clock: ItemClock,
-): number | undefined {
-  if (ask in BY_HAND) return option.demands.includes(BY_HAND[ask as HandAsk]) ? 1 : 0;
-  switch (ask) {
-    case 'any':
-      return 1;
-    case 'holdS':
-      return clock.holdS;
-    case 'standS':
-      return clock.isStanding ? clock.workS : 0;
-    case 'flatS': {
-      const { flat } = measures.whole;
-      return flat && flat.peak * flat.nearShare * clock.workS;
-    }
-    default:
-      return measured(option, measures, ask as WholeMeasure | SideMeasure, side);
-  }
+export function isByHand(ask: Ask): ask is HandAsk {
+  return ask in BY_HAND;
 }
 
-function measured(
-  option: Option,
-  { whole, sides }: OptionMeasures,
-  ask: WholeMeasure | SideMeasure,
-  side: AskSide,
-): number | undefined {
-  const said = raisedBy(option, ask);
-  if (!isSideAsk(ask)) {
-    const peak = whole[ask]?.peak;
-    return peak === undefined ? undefined : Math.max(peak, said);
-  }
-  if (side !== 'either') {
-    const peak = sides[side][ask]?.peak;
-    return peak === undefined ? undefined : Math.max(peak, said);
-  }
-  const [right, left] = [sides.right[ask]?.peak, sides.left[ask]?.peak];
-  return right === undefined || left === undefined ? undefined : Math.max(right, left, said);
-}
-
-const OTHER_WORDS: Record<HandAsk | ClockAsk | 'any', string> = {
-  articulates: 'rolling bone by bone',
-  standsOnMoving: 'standing on what moves',
-  impact: 'jumping and landing',
-  rolls: 'rolling on the back',
-  flatS: 'lying flat',
-  standS: 'standing still',
-  holdS: 'one long hold',
-  any: 'any exercise',
-};
+const OTHER_WORDS: Record<HandAsk | (typeof CLOCK_ASKS)[number] | 'archOverProp' | 'any', string> =
+  {
+    archOverProp: 'arching over a prop',
+    articulates: 'rolling bone by bone',
+    standsOnMoving: 'standing on what moves',
+    impact: 'jumping and landing',
+    rolls: 'rolling on the back',
+    flatS: 'lying flat',
+    standS: 'standing still',
+    holdS: 'one long hold',
+    any: 'any exercise',
+  };
 
 const BACK_WORDS = { low: 'low back', mid: 'middle back', up: 'upper back', neck: 'neck' };
 const BEND_WORDS = { round: 'rounding', arch: 'arching', side: 'side-bending', turn: 'turning' };
@@ -123,10 +97,11 @@ export function askWords(ask: Ask): string {
   return `${BEND_WORDS[way]} in the ${BACK_WORDS[part]}`;
 }
 
+const FLAGS: readonly Ask[] = ['any', 'archOverProp', 'chestLifted', 'oneLegStand'];
+
 export function unitOf(ask: Ask): MeasureUnit | 's' | 'flag' {
-  if ((CLOCK_ASKS as readonly string[]).includes(ask)) return 's';
-  if (ask in BY_HAND || ask === 'any' || ask === 'chestLifted' || ask === 'oneLegStand')
-    return 'flag';
+  if (isByClock(ask)) return 's';
+  if (isByHand(ask) || FLAGS.includes(ask)) return 'flag';
   if (ask in WHOLE_MEASURES) return WHOLE_MEASURES[ask as keyof typeof WHOLE_MEASURES].unit;
   return isSideAsk(ask) ? SIDE_MEASURES[ask].unit : '°';
 }

@@ -1,10 +1,11 @@
-import { measuresOf } from '../body/measures/measures-of.ts';
 import type { Exercise, Option } from '../movement/exercise.ts';
 import type { Caution } from './cautions/caution.ts';
 import { CAUTIONS, type CautionId } from './cautions/cautions.ts';
-import { hitsOf } from './hits.ts';
+import { askedBy } from './asked.ts';
+import { hitsOf, NO_CLOCK } from './hits.ts';
 import type { CautionEntry } from './person.ts';
 import { restrictionsOf } from './restrictions.ts';
+import { AS_ASKED } from './ways.ts';
 
 /** A caution that rules options of an exercise out, and what stays open. */
 export interface CautionAgainst {
@@ -18,15 +19,15 @@ export function bareEntry(caution: CautionId): CautionEntry {
   return { caution, clearedBy: '', note: '' };
 }
 
-const NO_CLOCK = { workS: 0, holdS: 0, isStanding: false };
-
 /** True where somebody with only this caution, of which nothing more is known, must leave an option out. */
 export function isAgainst(caution: CautionId, option: Option): boolean {
   const restrictions = restrictionsOf(
     { person: { cautions: [] }, today: [bareEntry(caution)] },
     '',
   );
-  return hitsOf(option, measuresOf(option), [], restrictions, 'both ways', NO_CLOCK).some(
+  const asked = askedBy(option, AS_ASKED);
+  if (!asked) return true;
+  return hitsOf(option, asked, [], restrictions, 'both ways', NO_CLOCK).some(
     (hit) => hit.effect === 'avoid' && hit.caution === caution,
   );
 }

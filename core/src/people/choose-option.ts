@@ -1,3 +1,4 @@
+import { aidOf } from '../body/aids/aids.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import { optionOf, tempoOf, type Exercise, type Option } from '../movement/exercise.ts';
 import type { Dose } from '../movement/dose.ts';
@@ -5,18 +6,29 @@ import { offeredOptions, type ExerciseItem, type School } from '../plan/plan.ts'
 import { rulesOf } from '../plan/schools.ts';
 import { STEADY_PACE } from '../plan/timing/pace.ts';
 import { workParts } from '../plan/timing/work.ts';
+import type { SchoolRules } from '../plan/school.ts';
 import { doseOf } from '../plan/usual.ts';
-import type { ItemClock } from './asks.ts';
+import { variantsOf } from '../plan/variants.ts';
 import type { Caution } from './cautions/caution.ts';
 import { cautionOf, type CautionId } from './cautions/cautions.ts';
 import type { Choice, HandChoice } from './choice.ts';
-import type { Drawn, Hit } from './hits.ts';
+import type { Drawn, Hit, ItemClock } from './hits.ts';
 import type { CautionEntry, Person } from './person.ts';
 import type { Reason } from './reasons.ts';
 import { restShapeFor } from './rest-shapes.ts';
 import { entriesOn, restrictionsOf, type Restriction } from './restrictions.ts';
 import { standInsFor } from './stand-ins.ts';
-import { cheapestWay, COST, plainHits, type AllowedWay, type Asked } from './ways.ts';
+import {
+  askingOf,
+  numberOf,
+  cheapestWay,
+  COST,
+  plainHits,
+  supportedWay,
+  type AllowedWay,
+  type Asking,
+  type How,
+} from './ways.ts';
 
 /** Somebody who comes to this class. */
 export interface Attendee {
@@ -52,7 +64,13 @@ export interface OfferedItem {
   catalogue: Catalogue;
 }
 
-export function offerItem(item: ExerciseItem, school: School, catalogue: Catalogue): OfferedItem {
+/** `lyingS`: how long the class lies on its back in one go, where the item stands within that. */
+export function offerItem(
+  item: ExerciseItem,
+  school: School,
+  catalogue: Catalogue,
+  lyingS = 0,
+): OfferedItem {
   const exercise = catalogue.require(item.exercise);
   const dose = doseOf(item, exercise, rulesOf(school));
   return {
@@ -60,17 +78,33 @@ export function offerItem(item: ExerciseItem, school: School, catalogue: Catalog
     exercise,
     offered: offeredOptions(item, exercise),
     dose,
-    clock: clockOf(dose, exercise),
+    clock: { ...clockOf(item, dose, exercise, rulesOf(school)), lyingS },
     catalogue,
   };
 }
 
-function clockOf(dose: Dose, exercise: Exercise): ItemClock {
-  const position = exercise.position;
-  const tempo = tempoOf(exercise, optionOf(exercise, exercise.standard));
-  const parts = workParts({ dose, tempo, position, teaching: 'none', pace: STEADY_PACE });
+function clockOf(
+  item: ExerciseItem,
+  dose: Dose,
+  exercise: Exercise,
+  school: SchoolRules,
+): ItemClock {
+  const { position } = exercise;
+  const variants = variantsOf(item, exercise, school);
+  const done =
+    variants.length > 0 ? variants : [{ option: optionOf(exercise, exercise.standard), dose }];
+  const parts = done.flatMap(({ option, dose: each }) =>
+    workParts({
+      dose: each,
+      tempo: tempoOf(exercise, option),
+      position,
+      teaching: 'none',
+      pace: STEADY_PACE,
+    }),
+  );
   return {
     workS: parts.reduce((sum, { kind, durationS }) => sum + (kind === 'work' ? durationS : 0), 0),
+    lyingS: 0,
     holdS: dose.kind === 'hold' ? dose.holdS : 0,
     isStanding: position === 'standing' && dose.kind === 'hold',
   };
@@ -102,6 +136,17 @@ function ownOption(person: Person, item: ExerciseItem, exercise: Exercise): Own 
     : { option: last, from: 'last-time' };
 }
 
+/** The same for all for whom an item comes to the same; what is chosen by hand is chosen for one. */
+export function likenessOf(
+  { attendee, restrictions, cautions }: GroupMember,
+  offer: OfferedItem,
+): string {
+  const { person, byHand } = attendee;
+  if (byHand?.[offer.item.id]) return `by hand ${person.id}`;
+  const own = ownOption(person, offer.item, offer.exercise);
+  return [numberOf(restrictions), own.from, own.option, ...cautions].join(' ');
+}
+
 /** What states like tired or new take off: options, and of the dose. */
 interface Easing {
   own: number;
@@ -126,11 +171,21 @@ function easingOf(own: number, offered: readonly number[], cautions: readonly Ca
   );
 }
 
+/** An option that is on offer, allowed and within reach, in its cheapest way. */
+export interface OpenOption {
+  option: number;
+  way: AllowedWay;
+  /** In departures from what is asked, the options below one's own with it. */
+  cost: number;
+  /** The version that it is of. */
+  key: string;
+}
+
 /** What decides one person's way on one side, worked out once for every set of cued options. */
 interface Strand {
-  asked: Asked;
-  /** The cheapest way by option that is on offer, allowed and within reach, highest first. */
-  open: ReadonlyMap<number, AllowedWay>;
+  asking: Asking;
+  /** The cheapest first. */
+  open: readonly OpenOption[];
 }
 
 /** What decides one person's choice at an item. */
@@ -142,8 +197,6 @@ export interface Standing {
   byHand: HandChoice | undefined;
   /** One where both sides are the same; the right one first. */
   strands: readonly Strand[];
-  /** What is done where none of its options is, by strand. Seldom asked for. */
-  otherwise: (strand: Strand) => Choice;
 }
 
 export function standingOf(member: GroupMember, offer: OfferedItem): Standing {
@@ -152,30 +205,30 @@ export function standingOf(member: GroupMember, offer: OfferedItem): Standing {
   const own = ownOption(attendee.person, item, exercise);
   const easing = easingOf(own.option, offered, cautions);
   const strands = drawnSides(offer.dose, restrictions).map((drawn): Strand => {
-    const asked: Asked = { restrictions, drawn, clock };
-    const open = new Map<number, AllowedWay>();
-    for (const number of [...offered].reverse()) {
-      const option = exercise.options[number - 1];
-      const way = option && number <= easing.own ? cheapestWay(option, asked) : undefined;
-      if (way) open.set(number, way);
-    }
-    return { asked, open };
+    const asking = askingOf(restrictions, drawn, clock);
+    const open = [...offered]
+      .reverse()
+      .flatMap((number): OpenOption[] => {
+        const option = exercise.options[number - 1];
+        const way = option && number <= easing.own ? cheapestWay(option, asking) : undefined;
+        if (!way) return [];
+        const cost = way.cost + COST.rung * (easing.own - number);
+        return [{ option: number, way, cost, key: optionKey(number, way.how) }];
+      })
+      .sort((one, other) => one.cost - other.cost);
+    return { asking, open };
   });
-  const known = new Map<Strand, Choice>();
-  const standing: Standing = {
-    offer,
-    member,
-    own,
-    easing,
-    byHand: attendee.byHand?.[item.id],
-    strands,
-    otherwise: (strand) => {
-      const choice = known.get(strand) ?? insteadOf(standing, strand);
-      known.set(strand, choice);
-      return choice;
-    },
-  };
-  return standing;
+  return { offer, member, own, easing, byHand: attendee.byHand?.[item.id], strands };
+}
+
+/** What is done where none of the options is; the same for all for whom it comes to the same. */
+export function otherwiseOf(standing: Standing, strand: Strand): Choice {
+  const { offer, member, own, easing } = standing;
+  const chosen = chosenOf(offer);
+  const key = `otherwise ${strand.asking.key} ${own.option} ${easing.own} ${easing.dose} ${member.cautions.join(' ')} ${offer.offered.join(' ')}`;
+  const known = chosen.get(key) ?? insteadOf(standing, strand);
+  chosen.set(key, known);
+  return known;
 }
 
 /** Sides that are looked at apart: only where somebody has one side that is not as the other. */
@@ -194,28 +247,77 @@ function drawnSides(dose: Dose, restrictions: readonly Restriction[]): Drawn[] {
   }
 }
 
-/** The cheapest of the cued options for a strand: its cost in departures, and its way. */
-export function bestOf(
-  cued: readonly number[],
-  { easing }: Standing,
-  { open }: Strand,
-): { option: number; way: AllowedWay; cost: number } | undefined {
-  let best: { option: number; way: AllowedWay; cost: number } | undefined;
-  for (const [option, way] of open) {
-    if (!cued.includes(option)) continue;
-    const cost = way.cost + COST.rung * (easing.own - option);
-    if (!best || cost < best.cost) best = { option, way, cost };
-  }
-  return best;
+/** The cheapest of the cued options for a strand. */
+export function bestOf(cued: readonly number[], { open }: Strand): OpenOption | undefined {
+  return open.find(({ option }) => cued.includes(option));
 }
 
+/** Options sort before swaps, swaps before rests. A support is a version of its own only where it must be told. */
+export function versionKey(choice: Choice): string {
+  switch (choice.kind) {
+    case 'option':
+      return optionKey(choice.option, choice.how);
+    case 'swap':
+      return `2 ${choice.exercise} ${choice.option}`;
+    case 'rest':
+      return '3';
+  }
+}
+
+function optionKey(option: number, how: How | undefined): string {
+  const told = how?.aids.filter((id) => aidOf(id).isTold) ?? [];
+  return ['1', option, ...told].join(' ');
+}
+
+/** More than a studio's different people at one exercise. */
+const MOST_CHOSEN = 2000;
+const CHOSEN = new WeakMap<Catalogue, WeakMap<Exercise, Map<string, Choice>>>();
+
+function chosenOf({ catalogue, exercise }: OfferedItem): Map<string, Choice> {
+  const ofCatalogue = CHOSEN.get(catalogue) ?? new WeakMap<Exercise, Map<string, Choice>>();
+  CHOSEN.set(catalogue, ofCatalogue);
+  const chosen = ofCatalogue.get(exercise) ?? new Map<string, Choice>();
+  ofCatalogue.set(exercise, chosen);
+  return chosen;
+}
+
+/** What somebody does of the cued options; the same choice for all for whom it comes to the same. */
 export function chooseAmong(cued: readonly number[], standing: Standing): Choice {
+  const { offer, own, easing, byHand, strands, member } = standing;
+  // What is chosen by hand is chosen for one person.
+  if (byHand) return chooseFor(cued, standing);
+  const chosen = chosenOf(offer);
+  const key = [
+    ...strands.map(({ asking }) => asking.key),
+    cued.join(' '),
+    offer.offered.join(' '),
+    own.from,
+    own.option,
+    easing.own,
+    easing.dose,
+    member.cautions.join(' '),
+  ].join('|');
+  const known = chosen.get(key) ?? chooseFor(cued, standing);
+  if (chosen.size >= MOST_CHOSEN) chosen.clear();
+  chosen.set(key, known);
+  return known;
+}
+
+function chooseFor(cued: readonly number[], standing: Standing): Choice {
   const { byHand, strands } = standing;
   const [right, left] = strands.map((strand) =>
     byHand ? handChoice(byHand, standing, strand) : chooseOn(cued, standing, strand),
   );
   if (!right) throw new Error('an item has no side');
-  return left && !isSame(left, right) ? { ...right, onLeft: left } : right;
+  return left && !isSame(left, right) ? { ...inTurn(right), onLeft: inTurn(left) } : inTurn(right);
+}
+
+/** Each reason once, and behind them when more may be tried again. */
+function inTurn(choice: Choice): Choice {
+  if (choice.reasons.length < 2) return choice;
+  const once = choice.reasons.filter(isFirstOfItsKind);
+  const again = once.filter(({ code }) => code === 'again');
+  return { ...choice, reasons: [...once.filter(({ code }) => code !== 'again'), ...again] };
 }
 
 function isSame(one: Choice, other: Choice): boolean {
@@ -224,8 +326,8 @@ function isSame(one: Choice, other: Choice): boolean {
 }
 
 function chooseOn(cued: readonly number[], standing: Standing, strand: Strand): Choice {
-  const best = bestOf(cued, standing, strand);
-  if (!best) return standing.otherwise(strand);
+  const best = bestOf(cued, strand);
+  if (!best) return otherwiseOf(standing, strand);
   const { option, way } = best;
   const how = withDose(way, standing.easing.dose);
   return {
@@ -247,13 +349,13 @@ function withDose({ how }: AllowedWay, dose: number): AllowedWay['how'] | undefi
 }
 
 /** What keeps somebody from their own option and those between it and the one that is chosen. */
-function passedOver({ offer, easing }: Standing, { asked }: Strand, chosen: number): Reason[] {
+function passedOver({ offer, easing }: Standing, { asking }: Strand, chosen: number): Reason[] {
   return [...offer.offered]
     .reverse()
     .filter((number) => number > chosen && number <= easing.own)
     .flatMap((number) => {
       const option = offer.exercise.options[number - 1];
-      return option ? asksOf(gravest(plainHits(option, asked)), number) : [];
+      return option ? asksOf(gravest(plainHits(option, asking)), number) : [];
     });
 }
 
@@ -278,7 +380,7 @@ function departures({ how, answers }: AllowedWay, option: number): Reason[] {
     ...how.aids.map((aid): Reason => ({ code: 'support', aid })),
     ...(how.smaller && first ? [{ code: 'smaller' as const, ask: first.ask }] : []),
     ...(how.dose < 1 ? [{ code: 'fewer' as const, share: how.dose }] : []),
-  ].filter(isFirstOfItsKind);
+  ];
 }
 
 function isFirstOfItsKind(reason: Reason, index: number, all: readonly Reason[]): boolean {
@@ -293,7 +395,7 @@ function ownReason(own: Own, chosen: number): Reason {
     : { code: 'level', level: own.option, option: chosen };
 }
 
-function handChoice(byHand: HandChoice, { offer, member }: Standing, { asked }: Strand): Choice {
+function handChoice(byHand: HandChoice, { offer, member }: Standing, { asking }: Strand): Choice {
   const reasons: Reason[] = [{ code: 'by-hand' }];
   const rest = (): Choice => ({
     kind: 'rest',
@@ -304,8 +406,8 @@ function handChoice(byHand: HandChoice, { offer, member }: Standing, { asked }: 
   const target = byHand.kind === 'swap' ? offer.catalogue.get(byHand.exercise) : offer.exercise;
   const option = target?.options[byHand.option - 1];
   if (!option) return rest();
-  reasons.push(...asksOf(plainHits(option, asked), option.number));
-  return { ...byHand, reasons: reasons.filter(isFirstOfItsKind) };
+  reasons.push(...asksOf(plainHits(option, asking), option.number));
+  return { ...byHand, reasons };
 }
 
 /** Another exercise with a shared aim, else rest. */
@@ -347,15 +449,17 @@ function insteadOf(standing: Standing, strand: Strand): Choice {
 function swapTo(
   swap: Exercise,
   own: number,
-  { asked }: Strand,
+  { asking }: Strand,
 ): { option: Option; way: AllowedWay } | undefined {
   const reach = Math.min(swap.standard, Math.max(1, own));
   for (const option of swap.options.slice(0, reach).reverse()) {
-    const way = cheapestWay(option, asked);
-    if (way && way.cost < COST.smaller) return { option, way };
+    const way = supportedWay(option, asking);
+    if (way) return { option, way };
   }
   return undefined;
 }
+
+const RANKED = new WeakMap<readonly Exercise[], Map<string, readonly Exercise[]>>();
 
 /** Those in the same position first, and of those what is good for somebody like this; else as they rank. */
 function rankStandIns(
@@ -363,9 +467,15 @@ function rankStandIns(
   { cautions }: GroupMember,
   catalogue: Catalogue,
 ): readonly Exercise[] {
+  const all = standInsFor(exercise, catalogue);
+  const ranked = RANKED.get(all) ?? new Map<string, readonly Exercise[]>();
+  RANKED.set(all, ranked);
+  const key = cautions.join(' ');
   const place = (other: Exercise) =>
     (other.position === exercise.position ? 0 : 2) + (isWelcome(other, cautions) ? 0 : 1);
-  return [...standInsFor(exercise, catalogue)].sort((a, b) => place(a) - place(b));
+  const known = ranked.get(key) ?? [...all].sort((a, b) => place(a) - place(b));
+  ranked.set(key, known);
+  return known;
 }
 
 function isWelcome(exercise: Exercise, cautions: readonly CautionId[]): boolean {

@@ -103,7 +103,8 @@ describe('chooseOption', () => {
     const choice = choose(attendee('a', 4, ['knee', 'wrist']), 'ladder');
     expect(choice).toMatchObject({ kind: 'option', option: 1 });
     expect(codes(choice).filter((code) => code === 'asks')).toHaveLength(3);
-    expect(codes(choice).at(-1)).toBe('level');
+    expect(codes(choice)).toContain('level');
+    expect(codes(choice).at(-1)).toBe('again');
   });
 
   it('goes by demands before the ladder: an easier option is not always the safer one', () => {
@@ -136,7 +137,7 @@ describe('chooseOption', () => {
     expect(said[0]).toBe(
       'Hernia: option 2 (way 2) asks for what the belly holds 72 ‰, left out from 55 ‰.',
     );
-    expect(said.at(-1)).toBe('plain keeps the position and the aim for the same length of time.');
+    expect(said).toContain('plain keeps the position and the aim for the same length of time.');
   });
 
   it('says when a swap leaves the position', () => {

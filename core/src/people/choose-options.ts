@@ -1,19 +1,23 @@
-import { aidOf } from '../body/aids/aids.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
-import { exerciseItemsOf, type ExerciseItem, type Plan } from '../plan/plan.ts';
+import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
 import {
   bestOf,
   chooseAmong,
+  likenessOf,
   memberOn,
   offerItem,
+  otherwiseOf,
   standingOf,
+  versionKey,
   type Attendee,
   type GroupMember,
+  type OfferedItem,
   type Standing,
 } from './choose-option.ts';
 import type { Choice } from './choice.ts';
+import { lyingRuns } from './lying-runs.ts';
 import type { Reason } from './reasons.ts';
-import { COST, type How } from './ways.ts';
+import { COST } from './ways.ts';
 
 /** One way of doing an item that the teacher has to cue, and who does it. */
 export interface Version {
@@ -46,8 +50,10 @@ export function chooseOptions(
   const group = attendees.map((attendee) => memberOn(attendee, day));
   const choices = new Map(attendees.map(({ person }) => [person.id, new Map<string, Choice>()]));
   const versions = new Map<string, Version[]>();
+  const lying = lyingRuns(plan, catalogue);
   for (const item of exerciseItemsOf(plan)) {
-    const best = cueBest(item, plan, group, catalogue, atOnce);
+    const offer = offerItem(item, plan.school, catalogue, lying.get(item.id));
+    const best = cueBest(offer, group, atOnce);
     versions.set(item.id, best.versions);
     best.byPerson.forEach((choice, personId) => choices.get(personId)?.set(item.id, choice));
   }
@@ -63,15 +69,8 @@ interface Cueing {
 const AWAY = { option: 0, swap: 2 * COST.fewer, rest: 4 * COST.fewer } as const;
 
 /** Tries every set of cued options, the whole offer first. */
-function cueBest(
-  item: ExerciseItem,
-  plan: Plan,
-  group: readonly GroupMember[],
-  catalogue: Catalogue,
-  atOnce: number,
-): Cueing {
-  const offer = offerItem(item, plan.school, catalogue);
-  const standings = group.map((member) => standingOf(member, offer));
+function cueBest(offer: OfferedItem, group: readonly GroupMember[], atOnce: number): Cueing {
+  const standings = alikeAt(offer, group);
   const { offered } = offer;
   let best = weigh(offered, standings);
   let cued: readonly number[] = offered;
@@ -86,16 +85,34 @@ function cueBest(
   return cue(cued, offered, standings, atOnce);
 }
 
+/** People for whom an item comes to the same, worked out once for all of them. */
+interface Alike {
+  standing: Standing;
+  people: string[];
+}
+
+function alikeAt(offer: OfferedItem, group: readonly GroupMember[]): Alike[] {
+  const alike = new Map<string, Alike>();
+  for (const member of group) {
+    const key = likenessOf(member, offer);
+    const known = alike.get(key);
+    const { id } = member.attendee.person;
+    if (known) known.people.push(id);
+    else alike.set(key, { standing: standingOf(member, offer), people: [id] });
+  }
+  return [...alike.values()];
+}
+
 interface Weight {
   versions: number;
   /** How far people are from what they would do alone, in departures. */
   distance: number;
 }
 
-function weigh(cued: readonly number[], standings: readonly Standing[]): Weight {
+function weigh(cued: readonly number[], standings: readonly Alike[]): Weight {
   const bySide = [new Set<string>(), new Set<string>()] as const;
   let distance = 0;
-  for (const standing of standings) {
+  for (const { standing, people } of standings) {
     const { strands, byHand } = standing;
     if (byHand) {
       const key = versionKey(chooseAmong(cued, standing));
@@ -105,14 +122,14 @@ function weigh(cued: readonly number[], standings: readonly Standing[]): Weight 
     bySide.forEach((side, index) => {
       const strand = strands[index] ?? strands[0];
       if (!strand) return;
-      const best = bestOf(cued, standing, strand);
+      const best = bestOf(cued, strand);
       if (best) {
-        side.add(optionKey(best.option, best.way.how));
-        distance += best.cost;
+        side.add(best.key);
+        distance += best.cost * people.length;
       } else {
-        const otherwise = standing.otherwise(strand);
+        const otherwise = otherwiseOf(standing, strand);
         side.add(versionKey(otherwise));
-        distance += AWAY[otherwise.kind];
+        distance += AWAY[otherwise.kind] * people.length;
       }
     });
   }
@@ -129,15 +146,16 @@ function isBetter(tried: Weight, best: Weight, atOnce: number): boolean {
 function cue(
   cued: readonly number[],
   offered: readonly number[],
-  standings: readonly Standing[],
+  standings: readonly Alike[],
   atOnce: number,
 ): Cueing {
   const isWhole = cued.length === offered.length;
   const byPerson = new Map<string, Choice>();
-  for (const standing of standings) {
+  for (const { standing, people } of standings) {
     const choice = chooseAmong(cued, standing);
     const wanted = isWhole ? choice : chooseAmong(offered, standing);
-    byPerson.set(standing.member.attendee.person.id, withCueReason(choice, wanted, atOnce));
+    const told = withCueReason(choice, wanted, atOnce);
+    for (const id of people) byPerson.set(id, told);
   }
   return { byPerson, versions: versionsOf(byPerson) };
 }
@@ -170,21 +188,4 @@ function versionsOf(byPerson: ReadonlyMap<string, Choice>): Version[] {
     if (choice.onLeft) add(personId, choice.onLeft);
   }
   return [...byKey.entries()].sort(([a], [b]) => a.localeCompare(b)).map(([, version]) => version);
-}
-
-/** Options sort before swaps, swaps before rests. A support is a version of its own only where it must be told. */
-function versionKey(choice: Choice): string {
-  switch (choice.kind) {
-    case 'option':
-      return optionKey(choice.option, choice.how);
-    case 'swap':
-      return `2 ${choice.exercise} ${choice.option}`;
-    case 'rest':
-      return '3';
-  }
-}
-
-function optionKey(option: number, how: How | undefined): string {
-  const told = how?.aids.filter((id) => aidOf(id).isTold) ?? [];
-  return ['1', option, ...told].join(' ');
 }

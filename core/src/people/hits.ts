@@ -1,8 +1,8 @@
-import { aidOf, type AidId, type AskedMeasure } from '../body/aids/aids.ts';
+import { AIDS, type AidId, type AskedMeasure } from '../body/aids/aids.ts';
 import type { BodySide } from '../body/full-pose.ts';
-import type { OptionMeasures } from '../body/measures/measures-of.ts';
 import type { Option } from '../movement/exercise.ts';
-import { askedBy, type Ask, type AskSide, type ItemClock } from './asks.ts';
+import { amountOf, type Asked } from './asked.ts';
+import type { Ask, AskSide } from './asks.ts';
 import type { CautionId } from './cautions/cautions.ts';
 import type { Restriction } from './restrictions.ts';
 
@@ -20,49 +20,80 @@ export interface Hit {
 /** A dose's side as it is drawn, or with right for left. */
 export type Drawn = 'as drawn' | 'mirrored' | 'both ways';
 
+/** How long an item works, and how it holds. */
+export interface ItemClock {
+  workS: number;
+  /** How long the class lies on its back in one go, this item within it. */
+  lyingS: number;
+  holdS: number;
+  isStanding: boolean;
+}
+
+export const NO_CLOCK: ItemClock = { workS: 0, lyingS: 0, holdS: 0, isStanding: false };
+
 /** Whether somebody may do this: what of their restrictions it reaches. */
 export function hitsOf(
   option: Option,
-  measures: OptionMeasures,
+  asked: Asked,
   aids: readonly AidId[],
   restrictions: readonly Restriction[],
   drawn: Drawn,
   clock: ItemClock,
 ): Hit[] {
-  return restrictions.flatMap((restriction) => {
-    const value = askedBy(
-      option,
-      measures,
-      restriction.ask,
-      sideAsDrawn(restriction.side, drawn),
-      clock,
-    );
-    return hitOf(restriction, value, aids) ?? [];
-  });
+  const hits: Hit[] = [];
+  for (const restriction of restrictions) {
+    const { ask, avoid, limit, support } = restriction;
+    const value = valueOf(asked, ask, sideAsDrawn(restriction.side, drawn), clock);
+    if (value === undefined) {
+      hits.push(hit(restriction, value, avoid ?? limit ?? support ?? 0, 'avoid'));
+    } else if (avoid !== undefined && value >= avoid) {
+      hits.push(hit(restriction, value, avoid, 'avoid'));
+    } else if (support !== undefined && value >= support && !isEased(ask, option, aids)) {
+      hits.push(hit(restriction, value, support, 'support'));
+    } else if (limit !== undefined && value >= limit) {
+      hits.push(hit(restriction, value, limit, 'limit'));
+    }
+  }
+  return hits;
 }
 
-function hitOf(
-  { ask, caution, avoid, limit, support, smallerIsNoWayOut }: Restriction,
+function hit(
+  { ask, caution, smallerIsNoWayOut }: Restriction,
   value: number | undefined,
-  aids: readonly AidId[],
-): Hit | undefined {
-  const hit = (bound: number, effect: Hit['effect']): Hit => ({
+  bound: number,
+  effect: Hit['effect'],
+): Hit {
+  return {
     ...(caution === undefined ? {} : { caution }),
     ask,
     ...(value === undefined ? {} : { value }),
     bound,
     effect,
     smallerIsNoWayOut: smallerIsNoWayOut ?? false,
-  });
-  if (value === undefined) return hit(avoid ?? limit ?? support ?? 0, 'avoid');
-  if (avoid !== undefined && value >= avoid) return hit(avoid, 'avoid');
-  if (support !== undefined && value >= support && !isEased(ask, aids))
-    return hit(support, 'support');
-  return limit !== undefined && value >= limit ? hit(limit, 'limit') : undefined;
+  };
 }
 
-function isEased(ask: Ask, aids: readonly AidId[]): boolean {
-  return aids.some((id) => aidOf(id).eases?.includes(ask as AskedMeasure));
+function valueOf(asked: Asked, ask: Ask, side: AskSide, clock: ItemClock): number | undefined {
+  switch (ask) {
+    case 'holdS':
+      return clock.holdS;
+    case 'standS':
+      return clock.isStanding ? clock.workS : 0;
+    case 'flatS':
+      return asked.near.flat * Math.max(clock.workS, clock.lyingS);
+    default:
+      return amountOf(asked, ask, side);
+  }
+}
+
+/** A support is there, by choice or because the option has its prop in that place anyway. */
+function isEased(ask: Ask, { props }: Option, aids: readonly AidId[]): boolean {
+  return AIDS.some(
+    ({ id, eases, props: needed }) =>
+      eases?.includes(ask as AskedMeasure) &&
+      (aids.includes(id) ||
+        needed.some(({ place }) => props.some((use) => use.place === place && !use.optional))),
+  );
 }
 
 const OTHER: Record<BodySide, BodySide> = { right: 'left', left: 'right' };

@@ -44,6 +44,7 @@ const LANDMARKS: Partial<Record<Ask, string>> = {
   impact: 'feet stay down',
   standsOnMoving: 'one foot on the floor',
   rolls: 'rock sitting, no farther than the low back',
+  archOverProp: 'flat on the mat, the prop put aside',
   any: 'rest',
 };
 

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { Id } from '../movement/ids.ts';
 import { Depth, FOUNDATIONS, OptionNumber, SLUG } from '../movement/vocabulary.ts';
 import { CAUTION_IDS } from './cautions/cautions.ts';
-import { RELEASABLE } from './asks.ts';
+import { ASKS } from './asks.ts';
 import { renewCaution } from './renew-caution.ts';
 
 const date = z.iso.date('write the date as year-month-day');
@@ -27,7 +27,7 @@ const CurrentEntry = z.strictObject({
   releases: z
     .array(
       z.strictObject({
-        ask: z.enum(RELEASABLE),
+        ask: z.enum(ASKS),
         by: z.string().trim().min(1, 'say who released it').max(120),
         on: date,
         until: date.optional(),

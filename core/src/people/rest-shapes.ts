@@ -1,9 +1,10 @@
-import { measuresOf } from '../body/measures/measures-of.ts';
 import type { Option } from '../movement/exercise.ts';
 import type { KeyPose } from '../movement/pose.ts';
 import type { Position } from '../movement/vocabulary.ts';
-import { hitsOf } from './hits.ts';
+import { askedBy } from './asked.ts';
+import { hitsOf, NO_CLOCK } from './hits.ts';
 import type { Restriction } from './restrictions.ts';
+import { AS_ASKED } from './ways.ts';
 
 interface RestShape {
   words: string;
@@ -52,13 +53,13 @@ const FROM: Record<Position, readonly (keyof typeof SHAPES)[]> = {
 
 const SITS_OUT = 'sitting out, seen by the teacher';
 
-const RESTING = { workS: 0, holdS: 0, isStanding: false };
-
 /** A way to rest that is itself allowed, from where the exercise is done. */
 export function restShapeFor(position: Position, restrictions: readonly Restriction[]): string {
   const allowed = FROM[position].find((name) => {
     const { lain } = SHAPES[name];
-    const hits = hitsOf(lain, measuresOf(lain), [], restrictions, 'both ways', RESTING);
+    const asked = askedBy(lain, AS_ASKED);
+    if (!asked) return false;
+    const hits = hitsOf(lain, asked, [], restrictions, 'both ways', NO_CLOCK);
     return hits.every(({ effect }) => effect !== 'avoid');
   });
   return allowed === undefined ? SITS_OUT : SHAPES[allowed].words;

@@ -1,8 +1,9 @@
-import { fittingAids, measuresOfWay, MOST_AIDS } from '../body/aids/aided-option.ts';
+import { MOST_AIDS } from '../body/aids/aided-option.ts';
 import { aidOf, type AidId } from '../body/aids/aids.ts';
 import type { Option } from '../movement/exercise.ts';
-import { hitsOf, type Drawn, type Hit } from './hits.ts';
-import type { ItemClock } from './asks.ts';
+import { askedBy, fittingAids } from './asked.ts';
+import { isByClock } from './asks.ts';
+import { hitsOf, type Drawn, type Hit, type ItemClock } from './hits.ts';
 import type { Restriction } from './restrictions.ts';
 
 /** How an option is done: with which supports, how far, and how much of the dose. */
@@ -30,50 +31,130 @@ export const COST = { aid: 1, rung: 3, smaller: 20, fewer: 40 } as const;
 /** Less by half. */
 export const FEWER = 0.5;
 
-export interface Asked {
+export interface Asking {
   restrictions: readonly Restriction[];
+  /** The same for all for whom it comes to the same. */
+  key: string;
   drawn: Drawn;
   clock: ItemClock;
 }
 
+/** What was found out for everybody for whom an option comes to the same. */
+interface Known {
+  plain: readonly Hit[];
+  helping?: readonly Helping[];
+  supported?: AllowedWay | 'none';
+  cheapest?: AllowedWay | 'none';
+}
+
+/** More different people than a studio has in a week. */
+const MOST_KNOWN = 1000;
+const KNOWN = new WeakMap<Option, Map<string, Known>>();
+
+function knownOf(option: Option, asking: Asking): Known {
+  const ways = KNOWN.get(option) ?? new Map<string, Known>();
+  KNOWN.set(option, ways);
+  const found = ways.get(asking.key);
+  if (found) return found;
+  if (ways.size >= MOST_KNOWN) ways.clear();
+  const made: Known = { plain: judge(option, [], false, asking) ?? [] };
+  ways.set(asking.key, made);
+  return made;
+}
+
+/** What decides somebody's way: restrictions, side, and the clock where a restriction speaks of it. */
+export function askingOf(
+  restrictions: readonly Restriction[],
+  drawn: Drawn,
+  clock: ItemClock,
+): Asking {
+  const isTimed = restrictions.some(({ ask }) => isByClock(ask));
+  const parts = [numberOf(restrictions), drawn, ...(isTimed ? Object.values(clock) : [])];
+  return { restrictions, drawn, clock, key: parts.join(' ') };
+}
+
+const NUMBERS = new WeakMap<readonly Restriction[], number>();
+const NUMBERED = new Map<string, number>();
+/** More different sets of bounds than are in use at once; a number is never given twice. */
+const MOST_NUMBERED = 20_000;
+let given = 0;
+
+/** The same number for the same bounds, whoever has them. */
+export function numberOf(restrictions: readonly Restriction[]): number {
+  const known = NUMBERS.get(restrictions);
+  if (known !== undefined) return known;
+  const text = JSON.stringify(restrictions);
+  if (NUMBERED.size >= MOST_NUMBERED) NUMBERED.clear();
+  const number = NUMBERED.get(text) ?? (given += 1);
+  NUMBERED.set(text, number);
+  NUMBERS.set(restrictions, number);
+  return number;
+}
+
+/** What the plain way of an option reaches. */
+export function plainHits(option: Option, asking: Asking): readonly Hit[] {
+  return knownOf(option, asking).plain;
+}
+
 /** The cheapest way in which somebody may do an option; undefined where there is none. */
-export function cheapestWay(option: Option, asked: Asked): AllowedWay | undefined {
-  const plain = judge(option, [], false, asked) ?? [];
-  if (plain.length === 0) return { how: AS_ASKED, cost: 0, answers: [] };
-  const found = (how: Partial<How>, cost: number): AllowedWay => ({
-    how: { ...AS_ASKED, ...how },
-    cost,
-    answers: plain,
-  });
-  const helping = aidsThatHelp(option, plain, asked);
-  for (const { ids, left } of helping) {
-    if (left.length === 0) return found({ aids: ids }, COST.aid * ids.length);
+export function cheapestWay(option: Option, asking: Asking): AllowedWay | undefined {
+  const known = knownOf(option, asking);
+  known.cheapest ??=
+    supportedWay(option, asking) ??
+    smallerWay(option, known, asking) ??
+    fewerWay(known.plain, known.helping ?? []) ??
+    'none';
+  return known.cheapest === 'none' ? undefined : known.cheapest;
+}
+
+const PLAIN: AllowedWay = { how: AS_ASKED, cost: 0, answers: [] };
+
+/** As it stands, or with the fewest supports; undefined where those are not enough. */
+export function supportedWay(option: Option, asking: Asking): AllowedWay | undefined {
+  const known = knownOf(option, asking);
+  known.supported ??= findSupported(option, known, asking) ?? 'none';
+  return known.supported === 'none' ? undefined : known.supported;
+}
+
+function findSupported(option: Option, known: Known, asking: Asking): AllowedWay | undefined {
+  const { plain } = known;
+  if (plain.length === 0) return PLAIN;
+  const helping = aidsThatHelp(option, plain, asking);
+  known.helping = helping;
+  const enough =
+    helping.find(({ left }) => left.length === 0)?.ids ??
+    pairsOf(helping).find((ids) => judge(option, ids, false, asking)?.length === 0);
+  return enough && found(plain, { aids: enough }, COST.aid * enough.length);
+}
+
+/** Half as far: alone, or with a support that takes away what is left. */
+function smallerWay(
+  option: Option,
+  { plain, helping = [] }: Known,
+  asking: Asking,
+): AllowedWay | undefined {
+  if (plain.some(({ effect, smallerIsNoWayOut }) => effect === 'avoid' && smallerIsNoWayOut)) {
+    return undefined;
   }
-  for (const ids of pairsOf(helping, plain)) {
-    if (judge(option, ids, false, asked)?.length === 0) {
-      return found({ aids: ids }, COST.aid * ids.length);
-    }
-  }
-  if (plain.every(({ effect, smallerIsNoWayOut }) => effect !== 'avoid' || !smallerIsNoWayOut)) {
-    for (const aids of [[], ...helping.map(({ ids }) => ids)]) {
-      if (judge(option, aids, true, asked)?.length === 0) {
-        return found({ aids, smaller: true }, COST.smaller + COST.aid * aids.length);
-      }
-    }
-  }
-  return fewer(plain, helping, found);
+  const left = judge(option, [], true, asking);
+  if (!left) return undefined;
+  if (left.length === 0) return found(plain, { smaller: true }, COST.smaller);
+  const aided = helping
+    .filter(({ left: leftByAid }) => !share(left, leftByAid))
+    .find(({ ids }) => judge(option, ids, true, asking)?.length === 0);
+  return aided && found(plain, { aids: aided.ids, smaller: true }, COST.smaller + COST.aid);
+}
+
+function found(answers: readonly Hit[], how: Partial<How>, cost: number): AllowedWay {
+  return { how: { ...AS_ASKED, ...how }, cost, answers };
 }
 
 /** Less of it answers what is only limited; alone, or where a support has taken away what is avoided. */
-function fewer(
-  plain: readonly Hit[],
-  helping: readonly Helping[],
-  found: (how: Partial<How>, cost: number) => AllowedWay,
-): AllowedWay | undefined {
+function fewerWay(plain: readonly Hit[], helping: readonly Helping[]): AllowedWay | undefined {
   const isOnlyLimited = (hits: readonly Hit[]) => hits.every(({ effect }) => effect !== 'avoid');
-  if (isOnlyLimited(plain)) return found({ dose: FEWER }, COST.fewer);
+  if (isOnlyLimited(plain)) return found(plain, { dose: FEWER }, COST.fewer);
   const helped = helping.find(({ left }) => isOnlyLimited(left));
-  return helped && found({ aids: helped.ids, dose: FEWER }, COST.fewer + COST.aid);
+  return helped && found(plain, { aids: helped.ids, dose: FEWER }, COST.fewer + COST.aid);
 }
 
 interface Helping {
@@ -83,9 +164,9 @@ interface Helping {
 }
 
 /** Supports that take away at least one of the bounds that are reached, and reach no other. */
-function aidsThatHelp(option: Option, plain: readonly Hit[], asked: Asked): Helping[] {
+function aidsThatHelp(option: Option, plain: readonly Hit[], asking: Asking): Helping[] {
   return fittingAids(option).flatMap((id) => {
-    const left = judge(option, [id], false, asked);
+    const left = judge(option, [id], false, asking);
     return left && isLess(left, plain) ? [{ ids: [id], left }] : [];
   });
 }
@@ -98,17 +179,20 @@ function isLess(left: readonly Hit[], plain: readonly Hit[]): boolean {
 }
 
 /** Pairs of which each takes away what the other leaves. */
-function pairsOf(helping: readonly Helping[], plain: readonly Hit[]): AidId[][] {
+function pairsOf(helping: readonly Helping[]): AidId[][] {
   if (MOST_AIDS < 2) return [];
-  const key = ({ caution, ask }: Hit) => `${caution ?? ''} ${ask}`;
   return helping.flatMap((one, index) =>
-    helping.slice(index + 1).flatMap((other) => {
-      const leftByOther = new Set(other.left.map(key));
-      const isSolved = plain.every(
-        (hit) => !leftByOther.has(key(hit)) || !one.left.some((left) => key(left) === key(hit)),
-      );
-      return isSolved ? [[...one.ids, ...other.ids]] : [];
-    }),
+    helping
+      .slice(index + 1)
+      .filter((other) => !share(one.left, other.left))
+      .map((other) => [...one.ids, ...other.ids]),
+  );
+}
+
+/** True where something is reached in both. */
+function share(some: readonly Hit[], others: readonly Hit[]): boolean {
+  return some.some(({ caution, ask }) =>
+    others.some((other) => other.caution === caution && other.ask === ask),
   );
 }
 
@@ -117,15 +201,8 @@ function judge(
   option: Option,
   aids: readonly AidId[],
   smaller: boolean,
-  { restrictions, drawn, clock }: Asked,
+  { restrictions, drawn, clock }: Asking,
 ): Hit[] | undefined {
-  const measures = measuresOfWay(option, { aids, smaller });
-  if (!measures) return undefined;
-  const hits = hitsOf(option, measures, aids, restrictions, drawn, clock);
-  return hits;
-}
-
-/** What the plain way of an option reaches. */
-export function plainHits(option: Option, asked: Asked): Hit[] {
-  return judge(option, [], false, asked) ?? [];
+  const asked = askedBy(option, { aids, smaller });
+  return asked && hitsOf(option, asked, aids, restrictions, drawn, clock);
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { aidedOption } from '../body/aids/aided-option.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { PropUse } from '../movement/exercise.ts';
 import { PROPS, type Prop, type PropPlace } from '../movement/vocabulary.ts';
@@ -65,8 +66,9 @@ export function planProps(
   for (const item of timeline.items) {
     if (!item.exercise) continue;
     const here = new Map<Prop, PropSpan>();
-    for (const version of options.versions.get(item.itemId) ?? []) {
-      for (const use of propsOfChoice(version.choice, item.exercise, catalogue)) {
+    for (const [personId, choices] of options.choices) {
+      const choice = choices.get(item.itemId);
+      for (const use of choice ? propsOfChoice(choice, item.exercise, catalogue) : []) {
         const span = here.get(use.prop) ?? {
           itemId: item.itemId,
           startS: item.startS,
@@ -74,10 +76,10 @@ export function planProps(
           count: 0,
           places: [],
         };
-        span.count += use.count * version.people.length;
+        span.count += use.count;
         if (!span.places.includes(use.place)) span.places.push(use.place);
         here.set(use.prop, span);
-        addToKits(kits, use, version.people);
+        addToKit(kits, use, personId);
       }
     }
     for (const [prop, span] of here) needFor(needs, prop, cupboard, timeline).spans.push(span);
@@ -86,21 +88,21 @@ export function planProps(
   return [...needs.values()].sort((a, b) => PROPS.indexOf(a.prop) - PROPS.indexOf(b.prop));
 }
 
-/** The props that one person holds while doing their choice. */
+/** The props that one person holds while doing their choice, on whichever side needs more. */
 function propsOfChoice(choice: Choice, slug: string, catalogue: Catalogue): PropUse[] {
-  if (choice.kind === 'rest') return [];
+  const onLeft = choice.onLeft ? propsOfChoice(choice.onLeft, slug, catalogue) : [];
+  if (choice.kind === 'rest') return onLeft;
   const exercise = catalogue.get(choice.kind === 'swap' ? choice.exercise : slug);
   const option = exercise?.options[choice.option - 1];
-  return option?.props.filter((use) => !use.optional) ?? [];
+  const done = option && (aidedOption(option, choice.how?.aids ?? []) ?? option);
+  const uses = done?.props.filter((use) => !use.optional) ?? [];
+  const also = onLeft.filter((use) => !uses.some((known) => known.prop === use.prop));
+  return [...uses, ...also];
 }
 
-function addToKits(
-  kits: Map<Prop, Map<string, number>>,
-  use: PropUse,
-  people: readonly string[],
-): void {
+function addToKit(kits: Map<Prop, Map<string, number>>, use: PropUse, person: string): void {
   const kit = kits.get(use.prop) ?? new Map<string, number>();
-  for (const person of people) kit.set(person, Math.max(kit.get(person) ?? 0, use.count));
+  kit.set(person, Math.max(kit.get(person) ?? 0, use.count));
   kits.set(use.prop, kit);
 }
 

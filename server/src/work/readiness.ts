@@ -2,6 +2,8 @@ import { analyse } from '@wrenfern/core/analyse';
 import { createCatalogue, type Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { Attendee } from '@wrenfern/core/people/choose-option';
+import type { OptionsPlan } from '@wrenfern/core/people/choose-options';
+import { classVerdicts, isRefused, sayVerdict } from '@wrenfern/core/people/class-verdict';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { RULES } from '@wrenfern/core/review/rules';
 import type { Pace } from '@wrenfern/core/plan/timing/pace';
@@ -36,10 +38,18 @@ export type Readiness = ReturnType<typeof readinessOf>;
 export function readinessOf({ plan, own, familiar, ...context }: ReadinessInput) {
   const catalogue: Catalogue =
     own.length === 0 ? builtInCatalogue : createCatalogue([...builtInExercises, ...own]);
-  const { timeline, findings, coverage } = analyse(plan, catalogue, {
+  const { timeline, findings, coverage, options } = analyse(plan, catalogue, {
     ...context,
     familiar: new Set(familiar),
   });
+  const whoDoesNotFit = (chosen: OptionsPlan) => {
+    const { attendees, day } = context;
+    const verdicts = classVerdicts(plan, attendees, chosen, catalogue, day);
+    return attendees.flatMap(({ person }) => {
+      const verdict = verdicts.get(person.id);
+      return verdict && isRefused(verdict) ? [`${person.name}: ${sayVerdict(verdict)}.`] : [];
+    });
+  };
   const about = (rules: readonly string[]) =>
     findings
       .filter(({ rule, binding }) => binding && rules.includes(rule))
@@ -56,7 +66,7 @@ export function readinessOf({ plan, own, familiar, ...context }: ReadinessInput)
     swell: timeline.items.map((item) => ({ seconds: item.durationS, effort: item.effort })),
     toSettle: {
       time: about(ASPECTS.time),
-      options: about(ASPECTS.options),
+      options: [...whoDoesNotFit(options), ...about(ASPECTS.options)],
       props: about(ASPECTS.props),
       order: about(ASPECTS.order),
     },

@@ -1,3 +1,4 @@
+import { aidOf } from '@wrenfern/core/body/aids/aids';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { Choice } from '@wrenfern/core/people/choice';
 import type { Item } from '@wrenfern/core/plan/plan';
@@ -6,9 +7,14 @@ import type { Item } from '@wrenfern/core/plan/plan';
 export function versionTitle(item: Item | undefined, choice: Choice, target?: Exercise): string {
   if (choice.kind === 'rest') return `Rest: ${choice.shape}`;
   const name = target?.options[choice.option - 1]?.name ?? '';
-  if (choice.kind === 'swap') return `${target?.name ?? ''} instead: ${name.toLowerCase()}`;
+  const told = choice.how?.aids.map(aidOf).filter(({ isTold }) => isTold) ?? [];
+  const behind = told.map(({ name: aid }) => ` · ${aid}`).join('');
+  if (choice.kind === 'swap')
+    return `${target?.name ?? ''} instead: ${name.toLowerCase()}${behind}`;
   const variants = item?.kind === 'exercise' ? item.variants : undefined;
-  if (!variants) return `${choice.option} · ${name}`;
+  if (!variants) return `${choice.option} · ${name}${behind}`;
   const last = Math.max(...variants.map(({ option }) => option));
-  return choice.option === last ? 'All variants' : `As far as ${name.toLowerCase()}`;
+  return choice.option === last
+    ? `All variants${behind}`
+    : `As far as ${name.toLowerCase()}${behind}`;
 }

@@ -63,9 +63,9 @@ function used({ prop, place }: Aid['props'][number]): PropUse {
   return { prop, place, role: 'support', count: 1, optional: false };
 }
 
-/** What the option has in that place already helps already. */
+/** What the option has in that place helps already; what it may have there is taken. */
 function isThere({ props }: Option, aid: Aid): boolean {
-  return aid.props.some(({ place }) => props.some((use) => use.place === place));
+  return aid.props.some(({ place }) => props.some((use) => use.place === place && !use.optional));
 }
 
 /** Of stature: as far as a hand or foot may stay from where it was put. */

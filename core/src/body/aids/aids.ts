@@ -33,6 +33,8 @@ export type AskedMeasure = WholeMeasure | SideMeasure;
 export interface Aid {
   id: AidId;
   name: string;
+  /** In a word or two, where there is little room. */
+  mark: string;
   /** What is said: what to do and where it is felt, never why. */
   words: string;
   /** Has to be cued to the class, so it is a way of its own; what is put there beforehand is not. */
@@ -82,6 +84,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'knee-pad',
     name: 'pad under the knees',
+    mark: 'pad',
     words: 'Knees on a fold of the mat.',
     isTold: false,
     props: [{ prop: 'pad', place: 'under knees' }],
@@ -91,6 +94,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'head-rest',
     name: 'towel under the head',
+    mark: 'towel',
     words: 'A folded towel under the head, eyes to the ceiling; take it out before the hips lift.',
     isTold: false,
     props: [{ prop: 'towel', place: 'under head' }],
@@ -101,6 +105,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'seat-raise',
     name: 'seat raised',
+    mark: 'seat up',
     words: 'Sit on a folded blanket, tall out of the sit bones; put it aside before lying down.',
     isTold: false,
     props: [{ prop: 'blanket', place: 'under seat' }],
@@ -110,6 +115,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'hand-on-wall',
     name: 'fingertips on a wall',
+    mark: 'wall',
     words: 'Fingertips on the wall or a pole; stand tall over the whole foot.',
     isTold: false,
     props: [],
@@ -120,6 +126,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'head-in-hands',
     name: 'head in the hands',
+    mark: 'head held',
     words: 'Hands carry the head, elbows wide; the belly lifts, the neck is light.',
     isTold: false,
     props: [],
@@ -128,6 +135,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'wedge',
     name: 'wedge under the heels of the hands',
+    mark: 'wedge',
     words: 'Heels of the hands higher than the fingers; push through the whole palm.',
     isTold: false,
     props: [{ prop: 'blanket', place: 'under hand' }],
@@ -137,6 +145,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'loose-hands',
     name: 'heels of the hands on the bar',
+    mark: 'heels',
     words: 'Heels of the hands on the bar, fingers loose, wrists in line with the forearms.',
     isTold: false,
     props: [],
@@ -145,7 +154,8 @@ export const AIDS: readonly Aid[] = [
   },
   {
     id: 'fists',
-    name: 'on the fists',
+    name: 'fists',
+    mark: 'fists',
     words: 'Make fists, knuckles down, wrists straight; push the floor away.',
     isTold: false,
     props: [],
@@ -155,6 +165,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'flat-first',
     name: 'low back heavy first',
+    mark: 'tilt',
     words: 'Tilt first until the low back is heavy; keep it there while the limbs move.',
     isTold: false,
     props: [],
@@ -163,6 +174,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'hips-pillow',
     name: 'cushion under the hips',
+    mark: 'cushion',
     words: 'A cushion under the front of the hips, feet wider; the tail stays long.',
     isTold: false,
     props: [{ prop: 'cushion', place: 'under hips' }],
@@ -172,6 +184,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'seat-on-cushion',
     name: 'cushion between seat and heels',
+    mark: 'cushion',
     words: 'A cushion between seat and heels; sink only as far as it carries you.',
     isTold: false,
     props: [{ prop: 'cushion', place: 'under seat' }],
@@ -180,6 +193,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'trunk-wedge',
     name: 'trunk propped up',
+    mark: 'propped',
     words: 'Cushions under back and head, so that the chest is higher than the hips.',
     isTold: false,
     props: [{ prop: 'cushion', place: 'along the back' }],
@@ -189,6 +203,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'knees-soft',
     name: 'knees soft',
+    mark: 'soft',
     words: 'Bend the knees until the back is long; feel the middle of the muscle, not its ends.',
     isTold: false,
     props: [],
@@ -197,6 +212,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'knees-together',
     name: 'knees together',
+    mark: 'together',
     words: 'Knees stay together; move as one piece.',
     isTold: false,
     props: [],
@@ -205,6 +221,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'palm-up',
     name: 'palms up',
+    mark: 'palms up',
     words: 'Turn the palms up; the shoulders are wide.',
     isTold: false,
     props: [],
@@ -213,6 +230,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'elbow-bent',
     name: 'elbows bent',
+    mark: 'bent',
     words: 'Bend the elbows, arms below the shoulders; the neck is long.',
     isTold: false,
     props: [],
@@ -221,6 +239,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'arms-near',
     name: 'arms near the body',
+    mark: 'near',
     words: 'Keep the arms by the body; everything else goes on.',
     isTold: false,
     props: [],
@@ -229,6 +248,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'hands-on-thighs',
     name: 'hands behind the thighs',
+    mark: 'thighs',
     words: 'Hold behind the thighs, elbows wide; only as far as the hands carry.',
     isTold: true,
     props: [],
@@ -236,7 +256,8 @@ export const AIDS: readonly Aid[] = [
   },
   {
     id: 'forearms',
-    name: 'on the forearms',
+    name: 'forearms',
+    mark: 'forearms',
     words: 'Elbows under the shoulders, long back.',
     isTold: true,
     props: [],
@@ -247,6 +268,7 @@ export const AIDS: readonly Aid[] = [
   {
     id: 'foot-down',
     name: 'one foot down',
+    mark: 'foot down',
     words: 'One foot stays on the mat; the back is quiet.',
     isTold: true,
     props: [],
@@ -254,7 +276,8 @@ export const AIDS: readonly Aid[] = [
   },
   {
     id: 'knees-down',
-    name: 'on the knees',
+    name: 'knees down',
+    mark: 'knees',
     words: 'Knees down, hips forward; one long line from knee to ear.',
     isTold: true,
     props: [],

@@ -63,7 +63,14 @@ export function isOnHands(pose: FullPose): boolean {
 }
 
 export function isOnKnees(pose: FullPose): boolean {
-  return rests(pose, 'knees');
+  return rests(pose, 'knees') || BODY_SIDES.some((side) => leansOnKnee(pose, side));
+}
+
+/** A bent knee against the shoulder rest of the machine, beside a leg that stands. */
+function leansOnKnee(pose: FullPose, side: BodySide): boolean {
+  const { leg } = pose[side];
+  const bend = leg.bend ?? 0;
+  return pose.machine !== undefined && rests(pose, 'feet') && leg.foot === undefined && bend > 60;
 }
 
 export function lyingOnBack(pose: FullPose): boolean {
@@ -78,9 +85,12 @@ export function headRests(pose: FullPose): boolean {
 
 /** Stands or kneels. */
 export function isOnOneSupport(pose: FullPose): boolean {
-  return Math.abs(pose.lean) < 45 && (rests(pose, 'feet') || rests(pose, 'knees'));
+  const isUpright = Math.abs(pose.lean) < 45 && !isOnHands(pose);
+  return isUpright && (rests(pose, 'feet') || rests(pose, 'knees'));
 }
 
+/** Degrees: knees under the hips; bent farther, the seat is back on the heels. */
+const KNEES_UNDER = { least: 60, most: 115 } as const;
 /** How much farther a trunk leans when the forearms take the place of the hands. */
 const FOREARMS_LEAN = 26;
 
@@ -92,6 +102,8 @@ export function onForearms(pose: FullPose): FullPose | undefined {
   );
   if (!changed) return undefined;
   const isHigh = rests(pose, 'knees') && !rests(pose, 'hands');
+  const isOnHeels = BODY_SIDES.some((side) => (pose[side].leg.bend ?? 0) > KNEES_UNDER.most);
+  if (isHigh && isOnHeels) return undefined;
   if (!isHigh) {
     return {
       ...changed,
@@ -99,7 +111,7 @@ export function onForearms(pose: FullPose): FullPose | undefined {
     };
   }
   const legs = withLegs(changed, (leg) =>
-    leg.foot === undefined && (leg.bend ?? 0) > 60
+    leg.foot === undefined && (leg.bend ?? 0) > KNEES_UNDER.least
       ? { ...leg, flex: (leg.flex ?? 0) + FOREARMS_LEAN }
       : undefined,
   );

@@ -80,13 +80,13 @@ function endShare({ body, back }: SeenBody): number {
   const neck = (['round', 'side', 'turn'] as const).map((way) =>
     shareOfRange(back.neck[way], LIMITS.neck[way]),
   );
+  // A knee or a hip that is bent to its end rests calf on thigh, or thigh on belly: nothing is stretched.
   const limbs = BODY_SIDES.flatMap((side) => {
     const hip = hipOf(body, side);
     return [
-      shareOfRange(hip.flex, JOINT_LIMITS.hip.flex),
+      shareOfRange(Math.min(0, hip.flex), JOINT_LIMITS.hip.flex),
       // An abducted thigh's lift is measured about another line.
       Math.abs(hip.flex) < 90 ? shareOfRange(hip.out, JOINT_LIMITS.hip.out) : 0,
-      hingeAngle(body[side].thigh, body[side].shank) / JOINT_LIMITS.knee[1],
     ];
   });
   return Math.max(backEnd(back), ...neck, ...limbs);

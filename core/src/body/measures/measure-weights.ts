@@ -228,8 +228,12 @@ function isOnKneecap(body: Body, side: BodySide): boolean {
 /** Of stature: hips lower than this sit on the floor or near it. */
 const LOW_SEAT = 0.2;
 
-function isSittingLow({ body, pelvisUp, pressed }: SeenBody): boolean {
-  return Math.abs(pelvisUp) < LYING && body.hips[1] < LOW_SEAT && pressed(['pelvis']) > CARRIES;
+/** Cosine of 45 degrees: a pelvis that stands. */
+const UPRIGHT = 0.7;
+
+function isSittingLow({ body, pressed }: SeenBody): boolean {
+  const isUpright = rotate(body.pelvisTurn, UP)[1] > UPRIGHT;
+  return isUpright && body.hips[1] < LOW_SEAT && pressed(['pelvis']) > CARRIES;
 }
 
 /** What one side carries. */

@@ -214,6 +214,7 @@ export const BACK = [
       avoid('chestLifted', ANY.flag),
       avoid('impact', ANY.flag),
       avoid('rolls', ANY.flag),
+      avoid('archOverProp', ANY.flag),
     ],
     welcomes: { positions: ['standing', 'prone'], moves: ['still', 'arch'] },
     stop: 'sudden pain in the back, or height lost: clinician',

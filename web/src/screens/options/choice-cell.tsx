@@ -1,9 +1,11 @@
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
+import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { Choice, HandChoice } from '@wrenfern/core/people/choice';
 import { standInsFor } from '@wrenfern/core/people/stand-ins';
-import { explainReason } from '@wrenfern/core/people/reasons';
+import { adviceOf } from '@wrenfern/core/people/advice';
+import { sayChoice } from '@wrenfern/core/people/say-choice';
 import type { ExerciseItem } from '@wrenfern/core/plan/plan';
 import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { Button } from '../../parts/button.tsx';
@@ -24,7 +26,7 @@ export function ChoiceCell({ lesson, booked, item, choice, catalogue }: ChoiceCe
   const [open, setOpen] = useState(false);
   const exercise = catalogue.require(item.exercise);
   const first = booked.person.name.split(' ')[0] ?? booked.person.name;
-  const said = sayChoice(choice, item, catalogue);
+  const said = sayChoice(choice, exercise, catalogue);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger
@@ -39,17 +41,18 @@ export function ChoiceCell({ lesson, booked, item, choice, catalogue }: ChoiceCe
           aria-label={`${first}, ${exercise.name}`}
           collisionPadding={12}
           sideOffset={4}
-          className="z-50 w-80 max-w-[92vw] rounded-xl border border-line bg-leaf p-4 shadow-lg"
+          className="z-50 max-h-[80vh] w-96 max-w-[92vw] overflow-y-auto rounded-xl border border-line bg-leaf p-4 shadow-lg"
         >
           <h3 className="text-base">
             {first} · {exercise.name} → {said}
           </h3>
-          <ul className="my-2 flex list-disc flex-col gap-1 pl-5">
-            {choice.reasons.map((reason) => (
-              <li key={JSON.stringify(reason)}>{explainReason(reason, exercise)}</li>
-            ))}
-          </ul>
-          {choice.kind === 'rest' ? <p className="mb-2 text-soft">Rest: {choice.shape}.</p> : null}
+          <WhyThis choice={choice} exercise={exercise} catalogue={catalogue} />
+          {choice.onLeft ? (
+            <>
+              <h4 className="font-semibold">Left</h4>
+              <WhyThis choice={choice.onLeft} exercise={exercise} catalogue={catalogue} />
+            </>
+          ) : null}
           <ChooseAnother
             lesson={lesson}
             booked={booked}
@@ -61,6 +64,30 @@ export function ChoiceCell({ lesson, booked, item, choice, catalogue }: ChoiceCe
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
+  );
+}
+
+/** Why it is chosen, how far, and where it is felt. */
+function WhyThis({
+  choice,
+  exercise,
+  catalogue,
+}: {
+  choice: Choice;
+  exercise: Exercise;
+  catalogue: Catalogue;
+}) {
+  const { why, landmark, feltWhere } = adviceOf(choice, exercise, catalogue);
+  return (
+    <div className="my-2 flex flex-col gap-1">
+      <ul className="flex list-disc flex-col gap-1 pl-5">
+        {why.map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </ul>
+      {landmark ? <p className="text-soft">How far: {landmark}.</p> : null}
+      {feltWhere ? <p className="text-soft">Felt: {feltWhere}</p> : null}
+    </div>
   );
 }
 
@@ -97,7 +124,7 @@ function ChooseAnother({
         : 'rest';
   const known = choices.some(({ value }) => value === current)
     ? choices
-    : [{ value: current, name: sayChoice(choice, item, catalogue) }, ...choices];
+    : [{ value: current, name: sayChoice(choice, exercise, catalogue) }, ...choices];
   const choose = async (value: string) => {
     const saved = await save(booked, {
       choices: { ...booked.byHand, [item.id]: readChoice(value) },
@@ -130,17 +157,4 @@ function readChoice(value: string): HandChoice {
   if (kind === 'option') return { kind, option: Number(second) };
   if (kind === 'swap') return { kind, exercise: second, option: Number(third) };
   return { kind: 'rest' };
-}
-
-function sayChoice(choice: Choice, item: ExerciseItem, catalogue: Catalogue): string {
-  switch (choice.kind) {
-    case 'option': {
-      const option = catalogue.require(item.exercise).options[choice.option - 1];
-      return `option ${choice.option}, ${option?.name ?? ''}`;
-    }
-    case 'swap':
-      return `${catalogue.require(choice.exercise).name} instead`;
-    case 'rest':
-      return 'rest';
-  }
 }

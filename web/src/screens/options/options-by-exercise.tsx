@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { optionOf, type Exercise } from '@wrenfern/core/movement/exercise';
 import type { Choice } from '@wrenfern/core/people/choice';
+import type { ClassVerdict } from '@wrenfern/core/people/class-verdict';
 import type { OptionsPlan } from '@wrenfern/core/people/choose-options';
 import type { ExerciseItem } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
@@ -19,11 +20,19 @@ interface ByExerciseProps {
   people: readonly BookedPerson[];
   items: readonly ExerciseItem[];
   options: OptionsPlan;
+  verdicts: ReadonlyMap<string, ClassVerdict>;
   catalogue: Catalogue;
 }
 
 /** For a phone: one exercise at a time, its people under the version they do. */
-export function OptionsByExercise({ lesson, people, items, options, catalogue }: ByExerciseProps) {
+export function OptionsByExercise({
+  lesson,
+  people,
+  items,
+  options,
+  verdicts,
+  catalogue,
+}: ByExerciseProps) {
   const [at, setAt] = useState(0);
   const item = items[Math.min(at, items.length - 1)];
   if (!item) return null;
@@ -69,6 +78,7 @@ export function OptionsByExercise({ lesson, people, items, options, catalogue }:
             choice={version.choice}
             people={people.filter(({ person }) => version.people.includes(person.id))}
             options={options}
+            verdicts={verdicts}
           />
         ))}
       </ul>
@@ -83,6 +93,7 @@ function VersionCard({
   choice,
   people,
   options,
+  verdicts,
   catalogue,
 }: {
   lesson: WholeClass;
@@ -91,6 +102,7 @@ function VersionCard({
   choice: Choice;
   people: readonly BookedPerson[];
   options: OptionsPlan;
+  verdicts: ReadonlyMap<string, ClassVerdict>;
   catalogue: Catalogue;
 }) {
   const target = choice.kind === 'swap' ? catalogue.require(choice.exercise) : exercise;
@@ -107,7 +119,11 @@ function VersionCard({
           return (
             <li key={booked.person.id} className="flex items-center gap-2 py-1">
               <div className="min-w-0 flex-1">
-                <PersonHead booked={booked} lesson={lesson} />
+                <PersonHead
+                  booked={booked}
+                  lesson={lesson}
+                  verdict={verdicts.get(booked.person.id)}
+                />
               </div>
               {own ? (
                 <div className="w-16 shrink-0">

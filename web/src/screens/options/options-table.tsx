@@ -1,4 +1,5 @@
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
+import type { ClassVerdict } from '@wrenfern/core/people/class-verdict';
 import type { OptionsPlan, Version } from '@wrenfern/core/people/choose-options';
 import type { ExerciseItem, School } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
@@ -13,11 +14,19 @@ interface OptionsTableProps {
   people: readonly BookedPerson[];
   items: readonly ExerciseItem[];
   options: OptionsPlan;
+  verdicts: ReadonlyMap<string, ClassVerdict>;
   catalogue: Catalogue;
 }
 
 /** A sticky head and first column, so that a name and an exercise are always in sight. */
-export function OptionsTable({ lesson, people, items, options, catalogue }: OptionsTableProps) {
+export function OptionsTable({
+  lesson,
+  people,
+  items,
+  options,
+  verdicts,
+  catalogue,
+}: OptionsTableProps) {
   return (
     <div
       className="min-h-0 flex-1 overflow-auto max-md:hidden"
@@ -53,6 +62,7 @@ export function OptionsTable({ lesson, people, items, options, catalogue }: Opti
               booked={booked}
               items={items}
               options={options}
+              verdicts={verdicts}
               catalogue={catalogue}
             />
           ))}
@@ -68,6 +78,7 @@ function PersonRow({
   booked,
   items,
   options,
+  verdicts,
   catalogue,
 }: Omit<OptionsTableProps, 'people'> & { booked: BookedPerson }) {
   return (
@@ -76,7 +87,7 @@ function PersonRow({
         scope="row"
         className="sticky left-0 z-10 border-b border-line bg-paper px-3 py-1 text-left font-normal"
       >
-        <PersonHead booked={booked} lesson={lesson} />
+        <PersonHead booked={booked} lesson={lesson} verdict={verdicts.get(booked.person.id)} />
       </th>
       {items.map((item) => {
         const choice = options.choices.get(booked.person.id)?.get(item.id);

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { classVerdicts } from '@wrenfern/core/people/class-verdict';
 import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
 import { useLesson } from '../../data/use-lesson.ts';
 import type { BookedPerson } from '@wrenfern/contract/classes';
@@ -17,6 +18,10 @@ export function Component() {
   const [onlyOpen, setOnlyOpen] = useState(false);
   const analysis = useMemo(() => analyseClass(lesson, lesson.plan, catalogue), [lesson, catalogue]);
   const items = exerciseItemsOf(lesson.plan);
+  const verdicts = useMemo(
+    () => classVerdicts(lesson.plan, lesson.attendees, analysis.options, catalogue, lesson.day),
+    [lesson, analysis, catalogue],
+  );
   const isOpen = (booked: BookedPerson) =>
     [...(analysis.options.choices.get(booked.person.id)?.values() ?? [])].some(
       (choice) => choice.kind !== 'option',
@@ -53,6 +58,7 @@ export function Component() {
             people={shown}
             items={items}
             options={analysis.options}
+            verdicts={verdicts}
             catalogue={catalogue}
           />
           <div className="flex min-h-0 flex-1 flex-col md:hidden">
@@ -61,6 +67,7 @@ export function Component() {
               people={shown}
               items={items}
               options={analysis.options}
+              verdicts={verdicts}
               catalogue={catalogue}
             />
           </div>

@@ -5,7 +5,9 @@ import { cautionsOn, type CautionEntry } from '@wrenfern/core/people/person';
 import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
+import { ToggleChip } from '../../parts/chip.tsx';
 import { Field, inputClass } from '../../parts/field.tsx';
+import { FindCaution } from '../../parts/find-caution.tsx';
 import { useSaveBooking } from './save-booking.ts';
 
 /** What is different about one person today only. */
@@ -43,20 +45,18 @@ function TodayForm({
 }) {
   const save = useSaveBooking(lesson.id);
   const [note, setNote] = useState(booked.todayNote);
-  const [today, setToday] = useState<ReadonlySet<CautionId>>(
-    new Set(booked.today.map(({ caution }) => caution)),
-  );
+  const [today, setToday] = useState<CautionEntry[]>(booked.today);
   const submit = async () => {
     const saved = await save(booked, {
       todayNote: note.trim(),
-      today: [...today].map((caution) => ({ caution, clearedBy: '', note: '' })),
+      today,
     });
     if (saved) done();
   };
   return (
     <div className="flex flex-col gap-4">
       <Lasting entries={cautionsOn(booked.person, lesson.day)} />
-      <CautionTicks ticked={today} onChange={setToday} />
+      <Todays today={today} onChange={setToday} />
       <Field label="Note for today">
         {(named) => (
           <input
@@ -99,33 +99,44 @@ function Lasting({ entries }: { entries: readonly CautionEntry[] }) {
   );
 }
 
-interface TicksProps {
-  ticked: ReadonlySet<CautionId>;
-  onChange: (ticked: ReadonlySet<CautionId>) => void;
+interface TodaysProps {
+  today: readonly CautionEntry[];
+  onChange: (today: CautionEntry[]) => void;
 }
 
-function CautionTicks({ ticked, onChange }: TicksProps) {
-  const toggle = (id: CautionId) => {
-    const next = new Set(ticked);
-    if (!next.delete(id)) next.add(id);
-    onChange(next);
+const STATES = CAUTIONS.filter(({ group }) => group === 'today');
+
+/** States of today by one press; anything else is found by its words. */
+function Todays({ today, onChange }: TodaysProps) {
+  const has = (id: CautionId) => today.some(({ caution }) => caution === id);
+  const add = (id: CautionId) => {
+    if (!has(id)) onChange([...today, { caution: id, clearedBy: '', note: '' }]);
   };
+  const remove = (id: CautionId) => onChange(today.filter(({ caution }) => caution !== id));
+  const others = today.filter(({ caution }) => cautionOf(caution).group !== 'today');
   return (
-    <fieldset>
+    <fieldset className="flex flex-col gap-3">
       <legend className="mb-1 font-semibold">Today as well</legend>
-      <div className="grid max-h-56 gap-x-4 gap-y-1 overflow-y-auto sm:grid-cols-2">
-        {CAUTIONS.map(({ id, name }) => (
-          <label key={id} className="flex min-h-7 items-center gap-2">
-            <input
-              type="checkbox"
-              checked={ticked.has(id)}
-              onChange={() => toggle(id)}
-              className="size-4 accent-(--fern)"
-            />
+      <div className="flex flex-wrap gap-2">
+        {STATES.map(({ id, name }) => (
+          <ToggleChip key={id} on={has(id)} onChange={(on) => (on ? add(id) : remove(id))}>
             {name}
-          </label>
+          </ToggleChip>
+        ))}
+        {others.map(({ caution }) => (
+          <ToggleChip key={caution} on onChange={() => remove(caution)}>
+            {cautionOf(caution).name}
+          </ToggleChip>
         ))}
       </div>
+      <FindCaution
+        label="Anything else"
+        disabled={today.length >= MOST_TODAY}
+        onPick={(id) => add(id)}
+      />
     </fieldset>
   );
 }
+
+/** As many as a booking holds. */
+const MOST_TODAY = 10;

@@ -1,15 +1,18 @@
-import { Plus, Trash2 } from 'lucide-react';
+import { Trash2 } from 'lucide-react';
 import { useFieldArray, type UseFormReturn } from 'react-hook-form';
-import { CAUTIONS, cautionOf } from '@wrenfern/core/people/cautions/cautions';
+import type { Caution } from '@wrenfern/core/people/cautions/caution';
+import { cautionOf } from '@wrenfern/core/people/cautions/cautions';
 import type { PersonBody } from '@wrenfern/contract/people';
 import { Button } from '../../parts/button.tsx';
-import { inputClass, TextField } from '../../parts/field.tsx';
-import type { RecordValues } from './record-values.ts';
+import { Field, inputClass, TextField } from '../../parts/field.tsx';
+import { FindCaution } from '../../parts/find-caution.tsx';
+import { bareLine, type RecordValues } from './record-values.ts';
+import { ReleasesField } from './releases-field.tsx';
 
 /** As many as a record holds. */
 const MOST_CAUTIONS = 20;
 
-interface CautionsProps {
+export interface CautionsProps {
   form: UseFormReturn<RecordValues, unknown, PersonBody>;
 }
 
@@ -22,57 +25,48 @@ export function CautionsField({ form }: CautionsProps) {
         Usual cautions only. Wrenfern does not diagnose or clear anyone: ask a clinician, and follow
         local rules.
       </p>
-      <ul className="flex flex-col gap-3">
+      <ul className="mb-3 flex flex-col gap-3">
         {list.fields.map((field, index) => (
           <CautionCard key={field.id} form={form} index={index} remove={() => list.remove(index)} />
         ))}
       </ul>
-      <Button
-        className="mt-3"
+      <FindCaution
+        label="Add a caution"
         disabled={list.fields.length >= MOST_CAUTIONS}
-        onClick={() =>
-          list.append({ caution: 'wrist', since: '', until: '', clearedBy: '', note: '' })
-        }
-      >
-        <Plus size={16} aria-hidden /> Add a caution
-      </Button>
+        onPick={(caution) => list.append(bareLine(caution))}
+      />
     </section>
   );
 }
 
-interface CardProps extends CautionsProps {
+export interface CardProps extends CautionsProps {
   index: number;
-  remove: () => void;
 }
 
-/** One caution: what it is, since when, until when, and what a clinician has cleared. */
-function CautionCard({ form, index, remove }: CardProps) {
-  const caution = cautionOf(form.watch(`cautions.${index}.caution`));
+/** One caution: what it is, what is known of it, until when, and what whoever treats it has released. */
+function CautionCard({ form, index, remove }: CardProps & { remove: () => void }) {
+  const caution: Caution = cautionOf(form.watch(`cautions.${index}.caution`));
   const errors = form.formState.errors.cautions?.[index];
   return (
     <li className="flex flex-col gap-3 rounded-2xl border border-line bg-leaf p-4">
-      <div className="flex gap-2">
-        <select
-          aria-label="Caution"
-          {...form.register(`cautions.${index}.caution`)}
-          className={`${inputClass} font-semibold`}
-        >
-          {CAUTIONS.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
+      <div className="flex items-start gap-2">
+        <div className="min-w-0 flex-1">
+          <h3 className="text-lg">{caution.name}</h3>
+          <p>
+            {caution.says} <span className="text-[0.8125rem] text-soft">({caution.source})</span>
+          </p>
+          <p className="text-[0.8125rem] text-soft">
+            Stop: {caution.stop}. More again when {caution.againWhen}.
+          </p>
+        </div>
         <Button aria-label={`Remove ${caution.name}`} onClick={remove}>
           <Trash2 size={16} aria-hidden />
         </Button>
       </div>
-      <p>
-        {caution.says} <span className="text-[0.8125rem] text-soft">({caution.source})</span>
-      </p>
+      <WhatIsKnown form={form} index={index} caution={caution} />
       <div className="grid gap-3 sm:grid-cols-3">
         <TextField
-          label="Since"
+          label={caution.weeksCount === 'since it happened' ? 'When it was' : 'Since'}
           type="date"
           error={errors?.since?.message}
           {...form.register(`cautions.${index}.since`)}
@@ -95,6 +89,67 @@ function CautionCard({ form, index, remove }: CardProps) {
         error={errors?.note?.message}
         {...form.register(`cautions.${index}.note`)}
       />
+      <ReleasesField form={form} index={index} caution={caution} />
     </li>
+  );
+}
+
+const GATES = ['Nothing yet', 'Released', 'One leg, belly flat', 'Both legs, on two classes'];
+
+/** Side, due date, way and gate, where the caution asks for them; while they are left open the strictest holds. */
+function WhatIsKnown({ form, index, caution }: CardProps & { caution: Caution }) {
+  const errors = form.formState.errors.cautions?.[index];
+  const { hasSide, weeksCount, ways, waysAre, gates } = caution;
+  if (!hasSide && weeksCount !== 'to the due date' && !ways && !gates) return null;
+  return (
+    <div className="grid gap-3 sm:grid-cols-3">
+      {hasSide ? (
+        <Field label="Side" error={errors?.side?.message}>
+          {(named) => (
+            <select {...named} {...form.register(`cautions.${index}.side`)} className={inputClass}>
+              <option value="">both, or not known</option>
+              <option value="right">right</option>
+              <option value="left">left</option>
+            </select>
+          )}
+        </Field>
+      ) : null}
+      {weeksCount === 'to the due date' ? (
+        <TextField
+          label="Due date"
+          type="date"
+          error={errors?.due?.message}
+          hint="Without it the last weeks’ care holds."
+          {...form.register(`cautions.${index}.due`)}
+        />
+      ) : null}
+      {ways ? (
+        <Field label={waysAre ?? 'Which'} error={errors?.way?.message}>
+          {(named) => (
+            <select {...named} {...form.register(`cautions.${index}.way`)} className={inputClass}>
+              <option value="">not known: all hold</option>
+              {Object.keys(ways).map((way) => (
+                <option key={way} value={way}>
+                  {way}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+      ) : null}
+      {gates ? (
+        <Field label="Passed" error={errors?.gate?.message}>
+          {(named) => (
+            <select {...named} {...form.register(`cautions.${index}.gate`)} className={inputClass}>
+              {GATES.map((words, gate) => (
+                <option key={words} value={gate}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+      ) : null}
+    </div>
   );
 }

@@ -4,12 +4,29 @@ import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 import type { PersonBody } from '@wrenfern/contract/people';
 import type { z } from 'zod';
 
+type Release = NonNullable<CautionEntry['releases']>[number];
+
+interface ReleaseLine {
+  ask: Release['ask'];
+  by: string;
+  on: string;
+  until: string;
+  upTo?: number;
+}
+
+/** A caution as the fields of its card hold it; `weeks` is only kept. */
 interface CautionLine {
   caution: CautionId;
+  side: '' | 'right' | 'left';
   since: string;
   until: string;
+  due: string;
+  way: string;
+  gate: string;
   clearedBy: string;
   note: string;
+  releases: ReleaseLine[];
+  kept: Pick<CautionEntry, 'weeks' | 'weeksOn'>;
 }
 
 /** A record as the fields of its form hold it: what is not known is an empty text. */
@@ -23,6 +40,65 @@ export interface RecordValues {
   holds: Record<Foundation, number>;
 }
 
+/** A caution of which nothing more is known. */
+export function bareLine(caution: CautionId): CautionLine {
+  return lineOf({ caution, clearedBy: '', note: '' });
+}
+
+function lineOf({
+  caution,
+  side,
+  since = '',
+  until = '',
+  due = '',
+  way = '',
+  gate = 0,
+  releases = [],
+  clearedBy,
+  note,
+  weeks,
+  weeksOn,
+}: CautionEntry): CautionLine {
+  return {
+    caution,
+    side: side ?? '',
+    since,
+    until,
+    due,
+    way,
+    gate: String(gate),
+    clearedBy,
+    note,
+    releases: releases.map(({ until: end = '', ...release }) => ({ ...release, until: end })),
+    kept: {
+      ...(weeks === undefined ? {} : { weeks }),
+      ...(weeksOn === undefined ? {} : { weeksOn }),
+    },
+  };
+}
+
+function entryOf({ gate, releases, kept, ...line }: CautionLine): CautionEntry {
+  const { caution, clearedBy, note, side, ...texts } = line;
+  const written = Object.entries(texts).filter(([, text]) => text !== '');
+  return {
+    caution,
+    clearedBy,
+    note,
+    ...kept,
+    ...(side === '' ? {} : { side }),
+    ...Object.fromEntries(written),
+    ...(gate === '0' ? {} : { gate: Number(gate) }),
+    ...(releases.length === 0
+      ? {}
+      : {
+          releases: releases.map(({ until, ...release }) => ({
+            ...release,
+            ...(until === '' ? {} : { until }),
+          })),
+        }),
+  };
+}
+
 export function valuesOf(person: Person | undefined): RecordValues {
   return {
     name: person?.name ?? '',
@@ -30,11 +106,7 @@ export function valuesOf(person: Person | undefined): RecordValues {
     level: person?.level ?? 2,
     springs: person?.springs ?? '',
     note: person?.note ?? '',
-    cautions: (person?.cautions ?? []).map(({ since = '', until = '', ...rest }) => ({
-      ...rest,
-      since,
-      until,
-    })),
+    cautions: (person?.cautions ?? []).map(lineOf),
     holds: Object.fromEntries(
       FOUNDATIONS.map((foundation) => [foundation, person?.holds[foundation] ?? 0]),
     ) as Record<Foundation, number>,
@@ -46,11 +118,6 @@ export function recordOf(
   values: RecordValues,
   usualOptions: Person['usualOptions'],
 ): z.input<typeof PersonBody> {
-  const cautions = values.cautions.map(({ since, until, ...rest }): CautionEntry => ({
-    ...rest,
-    ...(since ? { since } : {}),
-    ...(until ? { until } : {}),
-  }));
   const held = FOUNDATIONS.filter((foundation) => values.holds[foundation] > 0);
   return {
     name: values.name,
@@ -59,7 +126,7 @@ export function recordOf(
     ...(values.springs ? { springs: values.springs } : {}),
     note: values.note,
     usualOptions,
-    cautions,
+    cautions: values.cautions.map(entryOf),
     holds: Object.fromEntries(held.map((foundation) => [foundation, values.holds[foundation]])),
   };
 }

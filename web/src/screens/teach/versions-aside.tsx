@@ -5,6 +5,7 @@ import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 import type { View } from '@wrenfern/core/movement/pose';
 import type { NowView } from '@wrenfern/core/live/run-class';
 import type { Choice } from '@wrenfern/core/people/choice';
+import { markHow } from '@wrenfern/core/people/say-choice';
 import { itemsOf } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { describeItemDose } from '@wrenfern/core/plan/variants';
@@ -42,9 +43,16 @@ export function VersionsAside(props: AsideProps) {
   );
 }
 
+/** Somebody in a version, and how they do it where that is their own. */
+interface Doing {
+  id: string;
+  name: string;
+  marks: readonly string[];
+}
+
 interface Running {
   choice: Choice;
-  people: { id: string; name: string }[];
+  people: Doing[];
 }
 
 /** The planned versions, with everyone who moved during the class under the option they took. */
@@ -53,21 +61,45 @@ function runningVersions({ lesson, analysis, run, now }: AsideProps): Running[] 
   const nameOf = new Map(
     lesson.attendees.map(({ person }) => [person.id, person.name.split(' ')[0] ?? person.name]),
   );
-  const named = (id: string) => ({ id, name: nameOf.get(id) ?? id });
+  const isLeft = now.part?.side === 'left';
+  /** What somebody does on the side that is being done. */
+  const choiceOf = (id: string): Choice | undefined => {
+    const choice = analysis.options.choices.get(id)?.get(now.item.itemId);
+    return isLeft ? (choice?.onLeft ?? choice) : choice;
+  };
+  const marksOf = (id: string): string[] => {
+    const choice = choiceOf(id);
+    return choice === undefined || choice.kind === 'rest' ? [] : markHow(choice.how);
+  };
+  const named = (id: string, marks: readonly string[]) => ({
+    id,
+    name: nameOf.get(id) ?? id,
+    marks,
+  });
   const versions: Running[] = (analysis.options.versions.get(now.item.itemId) ?? []).map(
     (version) => ({
       choice: version.choice,
-      people: version.people.filter((id) => !moved.has(id)).map(named),
+      people: version.people
+        .filter((id) => !moved.has(id) && isDoing(version.choice, choiceOf(id)))
+        .map((id) => named(id, marksOf(id))),
     }),
   );
   for (const [id, option] of moved) {
     const there = versions.find(
       ({ choice }) => choice.kind === 'option' && choice.option === option,
     );
-    if (there) there.people.push(named(id));
-    else versions.push({ choice: { kind: 'option', option, reasons: [] }, people: [named(id)] });
+    if (there) there.people.push(named(id, []));
+    else
+      versions.push({ choice: { kind: 'option', option, reasons: [] }, people: [named(id, [])] });
   }
   return versions.filter(({ people }) => people.length > 0);
+}
+
+/** Somebody who does each side otherwise stands in both versions: only in that of the side that is done. */
+function isDoing(version: Choice, choice: Choice | undefined): boolean {
+  if (!choice || version.kind !== choice.kind) return choice === undefined;
+  if (version.kind === 'rest' || choice.kind === 'rest') return true;
+  return version.option === choice.option;
 }
 
 function Versions(props: AsideProps) {
@@ -138,7 +170,7 @@ function PersonChip({
   run,
   now,
 }: {
-  person: { id: string; name: string };
+  person: Doing;
   exercise: Exercise;
   run: Run;
   now: NowView;
@@ -147,6 +179,11 @@ function PersonChip({
     <Popover.Root>
       <Popover.Trigger className="min-h-11 rounded-xl bg-mist px-3 text-lg hover:brightness-110">
         {person.name}
+        {person.marks.length > 0 ? (
+          <span className="block text-[0.8125rem] leading-tight text-soft">
+            {person.marks.join(', ')}
+          </span>
+        ) : null}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

@@ -1,0 +1,24 @@
+import type { Catalogue } from '../movement/catalogue.ts';
+import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
+import { offerItem } from './choose-option.ts';
+
+/** Seconds of work that a class lies on its back in one go, by the items that lie there. */
+export function lyingRuns(plan: Plan, catalogue: Catalogue): Map<string, number> {
+  const runs = new Map<string, number>();
+  let run: string[] = [];
+  let seconds = 0;
+  const close = () => {
+    for (const id of run) runs.set(id, seconds);
+    run = [];
+    seconds = 0;
+  };
+  for (const item of exerciseItemsOf(plan)) {
+    const { exercise, clock } = offerItem(item, plan.school, catalogue);
+    if (exercise.position === 'supine') {
+      run.push(item.id);
+      seconds += clock.workS;
+    } else close();
+  }
+  close();
+  return runs;
+}
