@@ -205,7 +205,7 @@ describe('wrenfern draft', () => {
 describe('wrenfern options', () => {
   it('tells each person’s option with its reason', () => {
     const text = run(['options', TIMED, PEOPLE, '--day', DAY], DAY);
-    expect(text).toContain('Bram\n');
+    expect(text).toMatch(/^Bram: yes/m);
     expect(text).toMatch(/Ines[\s\S]*Plank: 1? ?/);
   });
 

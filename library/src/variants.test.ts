@@ -98,8 +98,8 @@ describe('an item of variants', () => {
     const { choices } = chooseOptions(arms, group, catalogue, '2026-11-28');
     const [one, two] = ['one', 'two'].map((id) => choices.get(id)?.get('feet'));
     expect(one).toMatchObject({ kind: 'option', option: 2, reasons: [{ code: 'variants' }] });
-    expect(two).toMatchObject({ kind: 'option', option: 1 });
-    expect(two?.reasons.map(({ code }) => code)).toEqual(['avoids', 'variants']);
+    expect(two).toMatchObject({ kind: 'option', option: 2, how: { aids: ['elbow-bent'] } });
+    expect(two?.reasons.map(({ code }) => code)).toEqual(['asks', 'support', 'variants', 'again']);
   });
 
   it('goes out as Markdown and comes back equal', () => {

@@ -25,7 +25,7 @@ export function markHow(how: How | undefined): string[] {
   ];
 }
 
-/** What somebody does, in a few words that may be seen by all: "2 Full, pad under the knees". */
+/** What somebody does, in a few words that may be seen by all: "option 2, Full, pad under the knees". */
 export function sayChoice(choice: Choice, exercise: Exercise, catalogue: Catalogue): string {
   const right = sayOne(choice, exercise, catalogue);
   if (!choice.onLeft) return right;
@@ -37,7 +37,7 @@ function sayOne(choice: Choice, exercise: Exercise, catalogue: Catalogue): strin
   const how = sayHow(choice.how);
   const behind = how ? `, ${how}` : '';
   if (choice.kind === 'option') {
-    return `${choice.option} ${optionOf(exercise, choice.option).name}${behind}`;
+    return `option ${choice.option}, ${optionOf(exercise, choice.option).name}${behind}`;
   }
   const swap = catalogue.require(choice.exercise);
   return `instead: ${swap.name}, ${optionOf(swap, choice.option).name}${behind}`;

@@ -48,7 +48,7 @@ describe('one person at one exercise', () => {
     const { user, sent } = show('cell-2');
     await user.click(await cell(/^Asha Delun, Clam: option/));
     await user.selectOptions(await screen.findByLabelText('Choose another'), 'rest');
-    expect(await cell(/^Asha Delun, Clam: rest$/)).toBeTruthy();
+    expect(await cell(/^Asha Delun, Clam: rest/)).toBeTruthy();
     expect(sent.at(-1)?.body).toMatchObject({
       revision: 4,
       choices: { 'clam-9': { kind: 'rest' } },
@@ -57,7 +57,7 @@ describe('one person at one exercise', () => {
 
   it('goes back to what is worked out', async () => {
     const { user, sent } = show('cell-3', { 'clam-9': { kind: 'rest' } });
-    await user.click(await cell(/^Asha Delun, Clam: rest$/));
+    await user.click(await cell(/^Asha Delun, Clam: rest/));
     await user.click(await screen.findByRole('button', { name: 'Back to what is worked out' }));
     expect(await cell(/^Asha Delun, Clam: option/)).toBeTruthy();
     expect(sent.at(-1)?.body).toMatchObject({ choices: {} });
@@ -68,6 +68,6 @@ describe('one person at one exercise', () => {
     await user.click(await cell(/^Asha Delun, Clam: option/));
     await user.selectOptions(await screen.findByLabelText('Choose another'), 'rest');
     expect(await screen.findByText(/The server has more to do/)).toBeTruthy();
-    expect(screen.queryByRole('button', { name: /^Asha Delun, Clam: rest$/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: /^Asha Delun, Clam: rest/ })).toBeNull();
   });
 });
