@@ -135,7 +135,7 @@ describe('chooseOption', () => {
     expect(choice).toMatchObject({ kind: 'swap', exercise: 'plain' });
     const said = choice.reasons.map((reason) => explainReason(reason, press));
     expect(said[0]).toBe(
-      'Hernia: option 2 (way 2) asks for what the belly holds 72 ‰, left out from 55 ‰.',
+      'Hernia: option 2 (way 2) asks for work of the belly 72 ‰, left out from 55 ‰.',
     );
     expect(said).toContain('plain keeps the position and the aim for the same length of time.');
   });

@@ -21,7 +21,7 @@ import {
   User,
 } from '../db/models.ts';
 import { sealBooking, sealRecord } from '../keeping/records.ts';
-import { DEMO_PEOPLE } from './people.ts';
+import { demoPeople } from './people.ts';
 import { EVENING_SCHOOL } from './school.ts';
 import { DEMO_CATALOGUE, DEMO_EXERCISES } from './exercises.ts';
 import { DEMO_MACHINES } from './machines.ts';
@@ -120,7 +120,7 @@ async function fill(
     },
     { transaction },
   );
-  const people = DEMO_PEOPLE.map(({ name, ...record }) => {
+  const people = demoPeople(now).map(({ name, ...record }) => {
     const id = randomUUID();
     return { id, studioId, name, sealed: sealRecord(studioId, id, record) };
   });

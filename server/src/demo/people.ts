@@ -1,12 +1,14 @@
-import type { Person } from '@wrenfern/core/people/person';
+import { addWeeks, format, subWeeks } from 'date-fns';
+import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 
 type DemoPerson = Omit<Partial<Person>, 'cautions'> & {
   name: string;
-  cautions?: {
-    caution: Person['cautions'][number]['caution'];
-    note?: string;
-    clearedBy?: string;
-  }[];
+  cautions?: (Partial<CautionEntry> & {
+    caution: CautionEntry['caution'];
+    /** Weeks from the day on which the demo is opened. */
+    dueInWeeks?: number;
+    weeksAgo?: number;
+  })[];
 };
 
 /** Everyone here is invented. */
@@ -36,13 +38,13 @@ const PEOPLE: DemoPerson[] = [
     name: 'Mirela Suvat',
     level: 2,
     note: 'Cellist.',
-    cautions: [{ caution: 'shoulder', note: 'Left shoulder.' }],
+    cautions: [{ caution: 'shoulder', side: 'left', note: 'Since the last tour.' }],
   },
   {
     name: 'Noor Tamsin',
     level: 2,
     note: 'Twenty-four weeks.',
-    cautions: [{ caution: 'pregnancy', clearedBy: 'midwife' }],
+    cautions: [{ caution: 'pregnancy', dueInWeeks: 16, clearedBy: 'midwife' }],
   },
   { name: 'Pia Loring', level: 1, note: 'Came back after two years away.', holds: { breath: 1 } },
   { name: 'Sorrel Whin', level: 3, note: 'Bell-ringer.' },
@@ -64,7 +66,7 @@ const PEOPLE: DemoPerson[] = [
     name: 'Yusra Kelim',
     level: 2,
     note: 'New parent.',
-    cautions: [{ caution: 'after-birth', clearedBy: 'doctor' }],
+    cautions: [{ caution: 'after-birth', weeksAgo: 14, gate: 2, clearedBy: 'doctor' }],
   },
   {
     name: 'Kaito Merrow',
@@ -77,16 +79,27 @@ const PEOPLE: DemoPerson[] = [
 /** What whoever has come for a while brings along. */
 const REGULAR: Person['holds'] = { breath: 2, settle: 1, support: 1, shoulders: 1 };
 
-export const DEMO_PEOPLE: Omit<Person, 'id'>[] = PEOPLE.map((person) => ({
-  name: person.name,
-  level: person.level ?? 2,
-  ...(person.springs ? { springs: person.springs } : {}),
-  usualOptions: person.usualOptions ?? {},
-  holds: person.holds ?? REGULAR,
-  note: person.note ?? '',
-  cautions: (person.cautions ?? []).map(({ caution, note = '', clearedBy = '' }) => ({
-    caution,
-    note,
-    clearedBy,
-  })),
-}));
+/** How many there are. */
+export const DEMO_PEOPLE_COUNT = PEOPLE.length;
+
+/** Everyone of the demo, with dates as they stand on the day on which it is opened. */
+export function demoPeople(today: Date): Omit<Person, 'id'>[] {
+  const day = (date: Date) => format(date, 'yyyy-MM-dd');
+  return PEOPLE.map((person) => ({
+    name: person.name,
+    level: person.level ?? 2,
+    ...(person.springs ? { springs: person.springs } : {}),
+    usualOptions: person.usualOptions ?? {},
+    holds: person.holds ?? REGULAR,
+    note: person.note ?? '',
+    cautions: (person.cautions ?? []).map(
+      ({ note = '', clearedBy = '', dueInWeeks, weeksAgo, ...entry }) => ({
+        ...entry,
+        note,
+        clearedBy,
+        ...(dueInWeeks === undefined ? {} : { due: day(addWeeks(today, dueInWeeks)) }),
+        ...(weeksAgo === undefined ? {} : { since: day(subWeeks(today, weeksAgo)) }),
+      }),
+    ),
+  }));
+}

@@ -43,7 +43,8 @@ function withAids(option: Option, aids: readonly Aid[]): Option | undefined {
     if (isThere(option, aid)) return undefined;
     const { change, isFor } = aid;
     if (isFor) {
-      if (!changed.some(isFor)) return undefined;
+      const fits = aid.inEveryPose ? changed.every(isFor) : changed.some(isFor);
+      if (!fits) return undefined;
       continue;
     }
     const next = changed.map((pose) => change?.(pose));

@@ -99,6 +99,7 @@ export const AIDS: readonly Aid[] = [
     isTold: false,
     props: [{ prop: 'towel', place: 'under head' }],
     isFor: headRests,
+    inEveryPose: true,
     eases: ['headRests'],
     leaves: { neckFree: 0 },
   },
@@ -198,6 +199,7 @@ export const AIDS: readonly Aid[] = [
     isTold: false,
     props: [{ prop: 'cushion', place: 'along the back' }],
     isFor: lyingOnBack,
+    inEveryPose: true,
     leaves: { flat: 0 },
   },
   {

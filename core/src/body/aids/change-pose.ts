@@ -74,7 +74,7 @@ function leansOnKnee(pose: FullPose, side: BodySide): boolean {
 }
 
 export function lyingOnBack(pose: FullPose): boolean {
-  return isSupine(pose) && !rests(pose, 'shoulders');
+  return isSupine(pose) && rests(pose, 'pelvis');
 }
 
 /** Lies with the head down and the hips down: nothing may be under a head when the hips lift. */
@@ -96,7 +96,8 @@ const FOREARMS_LEAN = 26;
 
 /** Elbows where the hands were, and the trunk lower by a forearm. */
 export function onForearms(pose: FullPose): FullPose | undefined {
-  if (!isProneWay(pose) || pose.machine) return undefined;
+  const isLying = rests(pose, 'pelvis') || rests(pose, 'ribs');
+  if (!isProneWay(pose) || isLying || pose.machine) return undefined;
   const changed = withArms(pose, (arm) =>
     handOnFloor(arm) ? { flex: (arm.flex ?? 73) + 10, hand: 'forearm' } : undefined,
   );
@@ -153,11 +154,16 @@ export function handsCarryHead(pose: FullPose): FullPose | undefined {
   return withArms(pose, (arm) => (arm.hand === 'head' ? undefined : ON_HEAD));
 }
 
+/** Hands that carry nothing but the head. */
+const AT_HEAD: readonly string[] = ['head', 'ear', 'forehead'];
+
 export function armsNear(pose: FullPose): FullPose | undefined {
   if (isOnArms(pose)) return undefined;
   return withArms(pose, (arm) => {
-    if (arm.hand !== undefined || handOnFloor(arm)) return undefined;
-    if ((arm.flex ?? 0) < 60 && Math.abs(arm.out ?? 0) < 45) return undefined;
+    const isAtHead = AT_HEAD.includes(arm.hand ?? '');
+    if ((arm.hand !== undefined && !isAtHead) || handOnFloor(arm)) return undefined;
+    const isNear = (arm.flex ?? 0) < 60 && Math.abs(arm.out ?? 0) < 45;
+    if (isNear && !isAtHead) return undefined;
     if (isSupine(pose)) return BY_SIDE;
     return isProneWay(pose) ? { flex: 6, out: 10 } : { hand: 'other shoulder' };
   });

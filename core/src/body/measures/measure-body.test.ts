@@ -21,7 +21,7 @@ const shapes = Object.values(SHAPE_FAMILIES).flatMap((family) => Object.keys(fam
 const LEVEL = 36.7;
 const AT_90_90 = 8.7;
 
-describe('what free legs pull at the pelvis', () => {
+describe('pull of free legs at the pelvis', () => {
   const legs = (flex: number, bend = 0): KeyPose => ({
     shape: 'supine-long',
     legs: { flex, bend, point: 0 },
@@ -51,7 +51,7 @@ describe('what free legs pull at the pelvis', () => {
   });
 });
 
-describe('what the belly holds', () => {
+describe('work of the belly', () => {
   /*
    * A plank as a level beam on toes and hands, by hand: over the low back, 0.541 of stature from the ankle,
    * stand belly 0.1465 at 0.655, chest 0.1545 at 0.770, head 0.0668 at 0.904, arms 0.0898 at 0.774: together

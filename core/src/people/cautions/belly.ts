@@ -67,7 +67,7 @@ export const BELLY = [
     ],
     welcomes: WELCOME,
     stop: 'bleeding, fluid, tightening, headache, pain in the calf, the child moves less: clinician',
-    againWhen: 'after the birth, when it is cleared',
+    againWhen: 'the child is born and whoever looks after her clears it',
     source:
       'ACOG Committee Opinion 804 (2020) and the Canadian guideline, British Journal of Sports Medicine (2018), from memory',
   },

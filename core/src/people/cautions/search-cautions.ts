@@ -16,6 +16,9 @@ const SEARCH = new Fuse<Known>(CAUTIONS, {
   minMatchCharLength: 2,
 });
 
+/** Of the best find; what is worse was not meant. */
+const AS_GOOD = 0.55;
+
 /** Cautions by plain words, the nearest first; all of them while nothing is asked for. */
 export function searchCautions(words: string): readonly Known[] {
   const asked = words.split(/\s+/u).filter((word) => word.length > 1);
@@ -26,5 +29,9 @@ export function searchCautions(words: string): readonly Known[] {
       near.set(item, (near.get(item) ?? 0) + 1 - score);
     }
   }
-  return [...near].sort(([, one], [, other]) => other - one).map(([caution]) => caution);
+  const best = Math.max(...near.values());
+  return [...near]
+    .filter(([, score]) => score >= best * AS_GOOD)
+    .sort(([, one], [, other]) => other - one)
+    .map(([caution]) => caution);
 }

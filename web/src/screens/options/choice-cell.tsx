@@ -1,7 +1,8 @@
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
-import type { Exercise } from '@wrenfern/core/movement/exercise';
+import { optionOf, type Exercise } from '@wrenfern/core/movement/exercise';
+import { aidedOption } from '@wrenfern/core/body/aids/aided-option';
 import type { Choice, HandChoice } from '@wrenfern/core/people/choice';
 import { standInsFor } from '@wrenfern/core/people/stand-ins';
 import { adviceOf } from '@wrenfern/core/people/advice';
@@ -9,6 +10,7 @@ import { sayChoice } from '@wrenfern/core/people/say-choice';
 import type { ExerciseItem } from '@wrenfern/core/plan/plan';
 import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { Button } from '../../parts/button.tsx';
+import { Figure } from '../../parts/figure.tsx';
 import { Select } from '../../parts/select.tsx';
 import { ChoiceMark } from './choice-mark.tsx';
 import { useSaveBooking } from './save-booking.ts';
@@ -41,11 +43,12 @@ export function ChoiceCell({ lesson, booked, item, choice, catalogue }: ChoiceCe
           aria-label={`${first}, ${exercise.name}`}
           collisionPadding={12}
           sideOffset={4}
-          className="z-50 max-h-[80vh] w-96 max-w-[92vw] overflow-y-auto rounded-xl border border-line bg-leaf p-4 shadow-lg"
+          className="z-50 max-h-(--radix-popover-content-available-height) w-96 max-w-[92vw] overflow-y-auto rounded-xl border border-line bg-leaf p-4 shadow-lg"
         >
           <h3 className="text-base">
             {first} · {exercise.name} → {said}
           </h3>
+          <DoneSo choice={choice} exercise={exercise} catalogue={catalogue} />
           <WhyThis choice={choice} exercise={exercise} catalogue={catalogue} />
           {choice.onLeft ? (
             <>
@@ -67,16 +70,23 @@ export function ChoiceCell({ lesson, booked, item, choice, catalogue }: ChoiceCe
   );
 }
 
-/** Why it is chosen, how far, and where it is felt. */
-function WhyThis({
-  choice,
-  exercise,
-  catalogue,
-}: {
+/** The body as this person does it, with the supports. */
+function DoneSo({ choice, exercise, catalogue }: WhyProps) {
+  if (choice.kind === 'rest') return null;
+  const target = choice.kind === 'swap' ? catalogue.require(choice.exercise) : exercise;
+  const option = optionOf(target, choice.option);
+  const done = aidedOption(option, choice.how?.aids ?? []) ?? option;
+  return <Figure of={done} view={target.view} width={150} height={84} className="mt-1" />;
+}
+
+interface WhyProps {
   choice: Choice;
   exercise: Exercise;
   catalogue: Catalogue;
-}) {
+}
+
+/** Why it is chosen, how far, and where it is felt. */
+function WhyThis({ choice, exercise, catalogue }: WhyProps) {
   const { why, landmark, feltWhere } = adviceOf(choice, exercise, catalogue);
   return (
     <div className="my-2 flex flex-col gap-1">

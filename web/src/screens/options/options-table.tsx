@@ -1,4 +1,6 @@
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
+import { aidOf } from '@wrenfern/core/body/aids/aids';
+import type { Choice } from '@wrenfern/core/people/choice';
 import type { ClassVerdict } from '@wrenfern/core/people/class-verdict';
 import type { OptionsPlan, Version } from '@wrenfern/core/people/choose-options';
 import type { ExerciseItem, School } from '@wrenfern/core/plan/plan';
@@ -156,11 +158,17 @@ function ExerciseHead({
   );
 }
 
+/** A number, or all of a series; with the supports that must be told. */
+function cueOf({ option, how }: Extract<Choice, { kind: 'option' }>, last: number): string {
+  const told = how?.aids.map(aidOf).filter(({ isTold }) => isTold) ?? [];
+  return [option === last ? 'all' : String(option), ...told.map(({ mark }) => mark)].join(' ');
+}
+
 /** Options by number, all of a series, and how many swap or rest. */
 function cueWords(item: ExerciseItem, versions: readonly Version[]): string {
   const last = Math.max(...(item.variants ?? []).map(({ option }) => option));
   const options = versions.flatMap(({ choice }) =>
-    choice.kind === 'option' ? [choice.option === last ? 'all' : String(choice.option)] : [],
+    choice.kind === 'option' ? [cueOf(choice, last)] : [],
   );
   const swaps = versions.filter(({ choice }) => choice.kind === 'swap').length;
   const rests = versions.some(({ choice }) => choice.kind === 'rest');
