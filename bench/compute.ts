@@ -1,4 +1,7 @@
 import { analyse, type ClassContext } from '@wrenfern/core';
+import { CAUTION_IDS } from '@wrenfern/core/people/cautions/cautions';
+import type { Attendee } from '@wrenfern/core/people/choose-option';
+import { chooseOptions } from '@wrenfern/core/people/choose-options';
 import { Person } from '@wrenfern/core/people/person';
 import { Plan } from '@wrenfern/core/plan/plan';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
@@ -107,6 +110,59 @@ report(
   summarise(measure(() => analyse(plan, builtInCatalogue, context), 300)),
   'a frame at 60 Hz: 16.7 ms',
 );
+
+/** A class of so many items, over all of the mat. */
+function wideClass(count: number): Plan {
+  const mat = builtInExercises.filter(({ machine }) => machine === 'mat');
+  const slug = (index: number) => mat[index % mat.length]?.slug ?? 'clam';
+  const parts = Array.from({ length: Math.ceil(count / 80) }, (_, part) => ({
+    id: `part-${part}`,
+    name: 'Part',
+    items: Array.from({ length: Math.min(80, count - part * 80) }, (__, index) => ({
+      kind: 'exercise' as const,
+      id: `item-${part}-${index}`,
+      exercise: slug(part * 80 + index),
+      restS: 0,
+      note: '',
+    })),
+  }));
+  return { ...plan, machine: 'mat', segments: parts };
+}
+
+/** People of all levels: a third with no caution, the others with one, every fifth with two. */
+function peopleOf(count: number): Attendee[] {
+  const id = (index: number) => CAUTION_IDS[index % CAUTION_IDS.length] ?? 'wrist';
+  return Array.from({ length: count }, (_, index) => ({
+    person: Person.parse({
+      id: `p${index}`,
+      name: `Person ${index}`,
+      level: 1 + (index % 4),
+      cautions: [
+        ...(index % 3 === 0 ? [] : [{ caution: id(index * 5) }]),
+        ...(index % 5 === 0 ? [{ caution: id(index * 7 + 1) }] : []),
+      ],
+    }),
+  }));
+}
+
+for (const [people, count, wanted] of [
+  [16, 35, 'wanted: median under 20 ms'],
+  [300, 240, 'wanted: under 2000 ms'],
+] as const) {
+  const wide = wideClass(count);
+  const group = peopleOf(people);
+  const choose = () => chooseOptions(wide, group, builtInCatalogue, '2026-11-25');
+  const firstAt = performance.now();
+  choose();
+  const firstMs = performance.now() - firstAt;
+  report(`options of ${people} people at ${count} items, cold`, summarise([firstMs]), wanted);
+  const again = Array.from({ length: people > 100 ? 4 : 40 }, () => {
+    const before = performance.now();
+    choose();
+    return performance.now() - before;
+  });
+  report('the same after an edit', summarise(again), wanted);
+}
 
 /** The whole library from nothing: every key pose laid out, weighed and drawn. */
 function buildLibrary(): number {

@@ -154,9 +154,12 @@ function peakOf(
 ): number | undefined {
   if (isByHand(ask)) {
     const isSaid = option.demands.includes(BY_HAND[ask]);
-    return isSaid && !(ask === 'standsOnMoving' && standsWithHands(option)) ? 1 : 0;
+    return isSaid && !(ask === 'standsOnMoving' && holdsOn(option)) ? 1 : 0;
   }
   if (ask === 'any') return 1;
+  if (ask === 'plankOnMoving') return isPlankOnMoving(option) ? 1 : 0;
+  // Nothing lies under a head when the hips lift.
+  if (ask === 'headRests' && (whole.hipsHigh?.peak ?? 0) > HIPS_LIFT) return 0;
   if (ask === 'archOverProp') return archesOverProp(option, whole);
   const peak = isSideAsk(ask) ? sides[side][ask] : whole[ask];
   return peak && Math.max(peak.peak, raisedBy(option, ask));
@@ -186,11 +189,28 @@ function nearOf({ whole, sides }: OptionMeasures): Asked['near'] {
   };
 }
 
-/** Stands, at least on one foot, with a hand on something that stays. */
-function standsWithHands({ poses }: Option): boolean {
-  return poses.map(fullPose).every(({ rest, right, left }) => {
-    const stands = rest.some(([part]) => part === 'feet');
-    return stands && [right, left].some(({ arm }) => arm.hand === 'bar' || arm.hand === 'wall');
+/** Centimetres over the heart at which the hips are lifted. */
+const HIPS_LIFT = 8;
+
+/** Has a hand on something that stays, all the while. */
+function holdsOn({ poses }: Option): boolean {
+  return poses
+    .map(fullPose)
+    .every(({ right, left }) =>
+      [right, left].some(({ arm }) => arm.hand === 'bar' || arm.hand === 'wall'),
+    );
+}
+
+/** Degrees of the hip: straighter is one line from shoulder to knee. */
+const STRAIGHT = 30;
+
+function isPlankOnMoving({ demands, poses }: Option): boolean {
+  if (!demands.includes('moving-platform')) return false;
+  return poses.map(fullPose).some(({ rest, lean, right, left }) => {
+    const isOnHands = [right, left].every(({ arm }) => arm.hand === 'bar' || arm.hand === 'floor');
+    const isStraight = [right, left].every(({ leg }) => Math.abs(leg.flex ?? 0) < STRAIGHT);
+    const isOnLegs = rest.some(([part]) => part === 'knees' || part === 'toes' || part === 'feet');
+    return isOnHands && isStraight && isOnLegs && lean > 40;
   });
 }
 

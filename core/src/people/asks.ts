@@ -46,6 +46,7 @@ export const WHOLE_ASKS = [
   ),
   ...(Object.keys(BY_HAND) as HandAsk[]),
   'archOverProp',
+  'plankOnMoving',
   'any',
 ] as const;
 type WholeAsk = (typeof WHOLE_ASKS)[number];
@@ -72,18 +73,21 @@ export function isByHand(ask: Ask): ask is HandAsk {
   return ask in BY_HAND;
 }
 
-const OTHER_WORDS: Record<HandAsk | (typeof CLOCK_ASKS)[number] | 'archOverProp' | 'any', string> =
-  {
-    archOverProp: 'arching over a prop',
-    articulates: 'rolling bone by bone',
-    standsOnMoving: 'standing on what moves',
-    impact: 'jumping and landing',
-    rolls: 'rolling on the back',
-    flatS: 'lying flat',
-    standS: 'standing still',
-    holdS: 'one long hold',
-    any: 'any exercise',
-  };
+const OTHER_WORDS: Record<
+  HandAsk | (typeof CLOCK_ASKS)[number] | 'archOverProp' | 'plankOnMoving' | 'any',
+  string
+> = {
+  archOverProp: 'arching over a prop',
+  plankOnMoving: 'a plank on what moves',
+  articulates: 'rolling bone by bone',
+  standsOnMoving: 'standing on what moves',
+  impact: 'jumping and landing',
+  rolls: 'rolling on the back',
+  flatS: 'lying flat',
+  standS: 'standing still',
+  holdS: 'one long hold',
+  any: 'any exercise',
+};
 
 const BACK_WORDS = { low: 'low back', mid: 'middle back', up: 'upper back', neck: 'neck' };
 const BEND_WORDS = { round: 'rounding', arch: 'arching', side: 'side-bending', turn: 'turning' };
@@ -97,7 +101,13 @@ export function askWords(ask: Ask): string {
   return `${BEND_WORDS[way]} in the ${BACK_WORDS[part]}`;
 }
 
-const FLAGS: readonly Ask[] = ['any', 'archOverProp', 'chestLifted', 'oneLegStand'];
+const FLAGS: readonly Ask[] = [
+  'any',
+  'archOverProp',
+  'plankOnMoving',
+  'chestLifted',
+  'oneLegStand',
+];
 
 export function unitOf(ask: Ask): MeasureUnit | 's' | 'flag' {
   if (isByClock(ask)) return 's';

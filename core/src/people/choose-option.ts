@@ -46,12 +46,19 @@ export interface GroupMember {
   cautions: readonly CautionId[];
 }
 
+const MEMBERS = new WeakMap<Attendee, { day: string; member: GroupMember }>();
+
+/** Worked out once while somebody's record stays the same object. */
 export function memberOn(attendee: Attendee, day: string): GroupMember {
-  return {
+  const known = MEMBERS.get(attendee);
+  if (known?.day === day) return known.member;
+  const member: GroupMember = {
     attendee,
     restrictions: restrictionsOf(attendee, day),
     cautions: entriesOn(attendee, day).map(({ caution }) => caution),
   };
+  MEMBERS.set(attendee, { day, member });
+  return member;
 }
 
 /** An item with what choosing needs of it, worked out once for everybody. */
@@ -64,6 +71,8 @@ export interface OfferedItem {
   catalogue: Catalogue;
 }
 
+const OFFERED = new WeakMap<ExerciseItem, OfferedItem & { school: School }>();
+
 /** `lyingS`: how long the class lies on its back in one go, where the item stands within that. */
 export function offerItem(
   item: ExerciseItem,
@@ -71,19 +80,42 @@ export function offerItem(
   catalogue: Catalogue,
   lyingS = 0,
 ): OfferedItem {
+  const known = OFFERED.get(item);
+  if (known?.school === school && known.catalogue === catalogue && known.clock.lyingS === lyingS) {
+    return known;
+  }
   const exercise = catalogue.require(item.exercise);
   const dose = doseOf(item, exercise, rulesOf(school));
-  return {
+  const made = {
     item,
     exercise,
     offered: offeredOptions(item, exercise),
     dose,
-    clock: { ...clockOf(item, dose, exercise, rulesOf(school)), lyingS },
+    clock: { ...clockOf(item, school, catalogue), lyingS },
     catalogue,
+    school,
   };
+  OFFERED.set(item, made);
+  return made;
 }
 
-function clockOf(
+const CLOCKS = new WeakMap<
+  ExerciseItem,
+  { school: School; catalogue: Catalogue; clock: ItemClock }
+>();
+
+/** How long an item works at a steady pace, worked out once while it stays the same object. */
+export function clockOf(item: ExerciseItem, school: School, catalogue: Catalogue): ItemClock {
+  const known = CLOCKS.get(item);
+  if (known?.school === school && known.catalogue === catalogue) return known.clock;
+  const exercise = catalogue.require(item.exercise);
+  const rules = rulesOf(school);
+  const clock = clockIn(item, doseOf(item, exercise, rules), exercise, rules);
+  CLOCKS.set(item, { school, catalogue, clock });
+  return clock;
+}
+
+function clockIn(
   item: ExerciseItem,
   dose: Dose,
   exercise: Exercise,
@@ -163,7 +195,10 @@ function easingOf(own: number, offered: readonly number[], cautions: readonly Ca
       const lower = eases.rungs === 'first' ? lowest : own - eases.rungs;
       return {
         own: Math.min(easing.own, Math.max(lowest, lower)),
-        dose: Math.min(easing.dose, eases.dose),
+        dose: Math.min(
+          easing.dose,
+          own <= lowest ? (eases.doseOfLowest ?? eases.dose) : eases.dose,
+        ),
         by: [...easing.by, id],
       };
     },
@@ -199,7 +234,21 @@ export interface Standing {
   strands: readonly Strand[];
 }
 
-export function standingOf(member: GroupMember, offer: OfferedItem): Standing {
+const STANDINGS = new WeakMap<OfferedItem, Map<string, Standing>>();
+
+/** The same for all who are alike; worked out once while item and records stay. */
+export function standingOf(member: GroupMember, offer: OfferedItem, likeness?: string): Standing {
+  if (likeness === undefined || member.attendee.byHand?.[offer.item.id]) {
+    return workOutStanding(member, offer);
+  }
+  const standings = STANDINGS.get(offer) ?? new Map<string, Standing>();
+  STANDINGS.set(offer, standings);
+  const known = standings.get(likeness) ?? workOutStanding(member, offer);
+  standings.set(likeness, known);
+  return known;
+}
+
+function workOutStanding(member: GroupMember, offer: OfferedItem): Standing {
   const { attendee, restrictions, cautions } = member;
   const { item, exercise, offered, clock } = offer;
   const own = ownOption(attendee.person, item, exercise);

@@ -98,7 +98,7 @@ function alikeAt(offer: OfferedItem, group: readonly GroupMember[]): Alike[] {
     const known = alike.get(key);
     const { id } = member.attendee.person;
     if (known) known.people.push(id);
-    else alike.set(key, { standing: standingOf(member, offer), people: [id] });
+    else alike.set(key, { standing: standingOf(member, offer, key), people: [id] });
   }
   return [...alike.values()];
 }

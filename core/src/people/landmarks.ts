@@ -44,6 +44,7 @@ const LANDMARKS: Partial<Record<Ask, string>> = {
   impact: 'feet stay down',
   standsOnMoving: 'one foot on the floor',
   rolls: 'rock sitting, no farther than the low back',
+  plankOnMoving: 'hands and knees on the mat',
   archOverProp: 'flat on the mat, the prop put aside',
   any: 'rest',
 };

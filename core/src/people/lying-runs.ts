@@ -1,6 +1,6 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
-import { offerItem } from './choose-option.ts';
+import { clockOf } from './choose-option.ts';
 
 /** Seconds of work that a class lies on its back in one go, by the items that lie there. */
 export function lyingRuns(plan: Plan, catalogue: Catalogue): Map<string, number> {
@@ -13,10 +13,9 @@ export function lyingRuns(plan: Plan, catalogue: Catalogue): Map<string, number>
     seconds = 0;
   };
   for (const item of exerciseItemsOf(plan)) {
-    const { exercise, clock } = offerItem(item, plan.school, catalogue);
-    if (exercise.position === 'supine') {
+    if (catalogue.require(item.exercise).position === 'supine') {
       run.push(item.id);
-      seconds += clock.workS;
+      seconds += clockOf(item, plan.school, catalogue).workS;
     } else close();
   }
   close();

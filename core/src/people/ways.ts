@@ -1,5 +1,4 @@
-import { MOST_AIDS } from '../body/aids/aided-option.ts';
-import { aidOf, type AidId } from '../body/aids/aids.ts';
+import type { AidId } from '../body/aids/aids.ts';
 import type { Option } from '../movement/exercise.ts';
 import { askedBy, fittingAids } from './asked.ts';
 import { isByClock } from './asks.ts';
@@ -69,7 +68,12 @@ export function askingOf(
   clock: ItemClock,
 ): Asking {
   const isTimed = restrictions.some(({ ask }) => isByClock(ask));
-  const parts = [numberOf(restrictions), drawn, ...(isTimed ? Object.values(clock) : [])];
+  const { workS, lyingS, holdS } = clock;
+  const parts = [
+    numberOf(restrictions),
+    drawn,
+    ...(isTimed ? [workS, lyingS, holdS, String(clock.isStanding)] : []),
+  ];
   return { restrictions, drawn, clock, key: parts.join(' ') };
 }
 
@@ -180,7 +184,6 @@ function isLess(left: readonly Hit[], plain: readonly Hit[]): boolean {
 
 /** Pairs of which each takes away what the other leaves. */
 function pairsOf(helping: readonly Helping[]): AidId[][] {
-  if (MOST_AIDS < 2) return [];
   return helping.flatMap((one, index) =>
     helping
       .slice(index + 1)

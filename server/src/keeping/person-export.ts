@@ -1,5 +1,6 @@
 import { Op } from 'sequelize';
 import { escapeXml } from '@wrenfern/core/body/figure/escape-xml';
+import { cautionWords } from '@wrenfern/core/formats/csv/caution-cell';
 import { cautionOf } from '@wrenfern/core/people/cautions/cautions';
 import { Booking, ClassEvent, ClassRow, type PersonRow } from '../db/models.ts';
 
@@ -54,17 +55,7 @@ export async function collectPerson(row: PersonRow) {
 
 /** The same for a reader: one page without scripts. */
 export function writePersonPage(person: PersonEverything): string {
-  const cautions = person.cautions.map(({ caution, since, until, clearedBy, note }) =>
-    [
-      cautionOf(caution).name,
-      since ? `since ${since}` : '',
-      until ? `until ${until}` : '',
-      clearedBy ? `cleared by ${clearedBy}` : '',
-      note,
-    ]
-      .filter(Boolean)
-      .join(', '),
-  );
+  const cautions = person.cautions.map((entry) => cautionWords(entry).join(', '));
   const classes = person.classes.map(({ startsAt, title, taught, todayNote, today }) =>
     [
       startsAt.slice(0, 16).replace('T', ' '),

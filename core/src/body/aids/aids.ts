@@ -111,6 +111,7 @@ export const AIDS: readonly Aid[] = [
     isTold: false,
     props: [{ prop: 'blanket', place: 'under seat' }],
     change: seatRaised,
+    eases: ['sittingBend'],
     inEveryPose: true,
   },
   {

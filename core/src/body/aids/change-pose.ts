@@ -194,13 +194,13 @@ const BLANKET = { height: 0.06, hip: 10, low: 10 } as const;
 
 /** Sitting on the mat, higher. */
 export function seatRaised(pose: FullPose): FullPose | undefined {
-  if (Math.abs(pose.lean) > 40 || pose.machine) return undefined;
+  if (Math.abs(pose.lean) > 40) return undefined;
   const seat = pose.rest.find(([part]) => part === 'pelvis');
-  if (!seat || seat[1] > 0.02) return undefined;
+  if (!seat || (seat[1] > 0.02 && !pose.machine) || pose.machine?.box === 'short') return undefined;
   const low = pose.round[0] > 0 ? Math.max(0, pose.round[0] - BLANKET.low) : pose.round[0];
   const raised: FullPose = {
     ...pose,
-    rest: pose.rest.map(([part, high]) => [part, part === 'pelvis' ? BLANKET.height : high]),
+    rest: pose.rest.map(([part, high]) => [part, part === 'pelvis' ? high + BLANKET.height : high]),
     round: [low, pose.round[1], pose.round[2], pose.round[3]],
   };
   const legs = withLegs(raised, (leg) =>

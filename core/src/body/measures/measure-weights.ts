@@ -225,13 +225,28 @@ function isOnKneecap(body: Body, side: BodySide): boolean {
   return rotate(thigh, FRONT)[1] + rotate(shank, FRONT)[1] < -LYING;
 }
 
+/** Of stature: a heel that is so much higher than the ball of its foot stands on the toes. */
+const HEEL_UP = 0.03;
+
+function isOnToes(body: Body, side: BodySide): boolean {
+  const { heel, toe } = body[side];
+  const { foot } = body.pose[side].leg;
+  return foot === 'toes on bar' || (foot !== 'bar' && heel[1] - toe[1] > HEEL_UP);
+}
+
 /** Of stature: hips lower than this sit on the floor or near it. */
 const LOW_SEAT = 0.2;
 
 /** Cosine of 45 degrees: a pelvis that stands. */
 const UPRIGHT = 0.7;
 
-function isSittingLow({ body, pressed }: SeenBody): boolean {
+/** Degrees: legs that are longer than this, or more open, keep a stiff hip from sitting tall; knees that are up do not. */
+const SITS = { knee: 60, open: 25 } as const;
+
+function isSittingLow({ body, pressed }: SeenBody, side: BodySide): boolean {
+  const { thigh, shank } = body[side];
+  const isLongOrOpen = hingeAngle(thigh, shank) < SITS.knee || hipOf(body, side).out > SITS.open;
+  if (!isLongOrOpen) return false;
   const isUpright = rotate(body.pelvisTurn, UP)[1] > UPRIGHT;
   return isUpright && body.hips[1] < LOW_SEAT && pressed(['pelvis']) > CARRIES;
 }
@@ -257,7 +272,7 @@ export function bearing(seen: SeenBody, side: BodySide): Partial<Record<SideMeas
   const force = strap ? Math.hypot(...strap.force) * BODY_WEIGHT_N : 0;
   return {
     elbows: pressed(['elbows'], side),
-    toes: pressed(['toes'], side),
+    toes: isOnToes(body, side) ? pressed(['feet', 'toes'], side) : 0,
     hipOutLifted: seen.down.includes(side) ? 0 : Math.max(0, hipOf(body, side).out),
     kneecaps: isOnKneecap(body, side) ? pressed(['knees'], side) : 0,
     sideShoulder:
@@ -268,7 +283,7 @@ export function bearing(seen: SeenBody, side: BodySide): Partial<Record<SideMeas
     kneeBendLoaded: carries ? hingeAngle(limbs.thigh, limbs.shank) : 0,
     armHigh: !rests || onArm >= CARRIES ? elevation : 0,
     armBehindLoaded: onArm >= CARRIES / 2 || strap ? Math.max(0, -shoulder.flex) : 0,
-    sittingBend: isSittingLow(seen) ? Math.max(0, hipOf(body, side).flex) : 0,
+    sittingBend: isSittingLow(seen, side) ? Math.max(0, hipOf(body, side).flex) : 0,
     armTurnedIn:
       !rests && shoulder.out >= OUT_TO_SIDE && shoulder.turn < 0 ? Math.min(elevation, 120) : 0,
     shoulderLoad: onArm,

@@ -97,6 +97,24 @@ const person = fc.record(
           until: day.filter((date) => date > '2020-01-01'),
           clearedBy: words(30),
           note: words(60),
+          side: fc.constantFrom('right', 'left'),
+          due: day,
+          weeks: fc.integer({ min: 0, max: 40 }),
+          weeksOn: day,
+          gate: fc.integer({ min: 0, max: 3 }),
+          releases: fc.array(
+            fc.record(
+              {
+                ask: fc.constantFrom('wrist', 'round low', 'hipBend'),
+                by: fc.constantFrom('physiotherapist', 'the surgeon'),
+                on: day,
+                until: day,
+                upTo: fc.integer({ min: 0, max: 90 }),
+              },
+              { requiredKeys: ['ask', 'by', 'on'] },
+            ),
+            { minLength: 1, maxLength: 2 },
+          ),
         },
         { requiredKeys: ['caution'] },
       ),
@@ -155,7 +173,7 @@ describe('people as a table', () => {
     ['name\n\u200b', 'name', 'give a name that can be seen'],
     ['name,cautions\nIda,Sore toe', 'cautions', '“Sore toe” is no caution here'],
     ['name,cautions\nIda,Wrist | since spring', 'cautions', 'write the date as year-month-day'],
-    ['name,cautions\nIda,Wrist | left', 'cautions', 'write since, until, cleared by or note'],
+    ['name,cautions\nIda,Wrist | left', 'cautions', 'write since, until, side, due, cleared by or note'],
     [
       'name,cautions\nIda,Wrist | since 2026-02-01 | until 2026-01-01',
       'cautions',
@@ -164,7 +182,7 @@ describe('people as a table', () => {
     ['name,foundations\nIda,breath: well', 'foundations', 'no foundation with a depth'],
     ['name,springs\nIda,blue', 'springs', 'lighter'],
     ['name,consent\nIda,yesterday', 'consent', 'write the date as year-month-day'],
-    ['name,usual options\nIda,roll-up 7', 'usual options', 'no exercise with 1 to 4'],
+    ['name,usual options\nIda,roll-up 7', 'usual options', 'no exercise with 1 to 6'],
   ])('tells the cell at fault: %j', (text, column, said) => {
     const [row] = readPeople(text, []).rows;
     expect(row?.value).toBeUndefined();

@@ -1,8 +1,9 @@
 import { isSame } from '../../merge/merge-three.ts';
 import { FOUNDATIONS, type Foundation } from '../../movement/vocabulary.ts';
 import { DEPTH_WORDS, FOUNDATION_WORDS, listWords } from '../../movement/words.ts';
-import { CAUTIONS, cautionOf } from '../../people/cautions/cautions.ts';
-import { CautionEntry, checkPerson, Person } from '../../people/person.ts';
+import { cautionOf } from '../../people/cautions/cautions.ts';
+import { cautionWords, readCaution } from './caution-cell.ts';
+import { type CautionEntry, checkPerson, Person } from '../../people/person.ts';
 import {
   previewTable,
   refused,
@@ -57,7 +58,10 @@ export function writePeople(people: readonly Person[]): string {
       String(person.level),
       person.springs ?? '',
       joinCell(foundationsOf(person), ';'),
-      joinCell(person.cautions.map(writeCaution), ';'),
+      joinCell(
+        person.cautions.map((entry) => joinCell(cautionWords(entry), '|')),
+        ';',
+      ),
       joinCell(
         Object.entries(person.usualOptions).map(([slug, option]) => `${slug} ${option}`),
         ';',
@@ -75,19 +79,6 @@ function foundationsOf({ holds }: Person): string[] {
       ? []
       : [`${FOUNDATION_WORDS[foundation]}: ${DEPTH_WORDS[depth] ?? ''}`];
   });
-}
-
-function writeCaution({ caution, since, until, clearedBy, note }: CautionEntry): string {
-  return joinCell(
-    [
-      cautionOf(caution).name,
-      since ? `since ${since}` : '',
-      until ? `until ${until}` : '',
-      clearedBy ? `cleared by ${clearedBy}` : '',
-      note ? `note ${note}` : '',
-    ].filter(Boolean),
-    '|',
-  );
 }
 
 /** Rows to take. Whoever has the name of a record changes it; columns that the file lacks stay as they are. */
@@ -206,43 +197,16 @@ function depthNamed(depth: string): number {
 function readCautions(cell: string, faults: CellFault[]): CautionEntry[] {
   return splitCell(cell, ';').flatMap((entry) => {
     const [name = '', ...about] = splitCell(entry, '|');
-    const caution = CAUTIONS.find(
-      (each) => each.id === name || each.name.toLowerCase() === name.toLowerCase(),
-    );
-    if (!caution) {
-      faults.push({ column: 'cautions', message: `“${name}” is no caution here` });
-      return [];
-    }
-    const found: Record<string, string> = {};
-    for (const part of about) {
-      const [, word = '', rest = ''] = /^(since|until|cleared by|note)\s+(.*)$/is.exec(part) ?? [];
-      if (word) found[word.toLowerCase()] = rest;
-      else {
-        const message = `“${part}”: write since, until, cleared by or note before it`;
-        faults.push({ column: 'cautions', message });
-      }
-    }
-    const read = CautionEntry.safeParse({
-      caution: caution.id,
-      since: found.since,
-      until: found.until,
-      clearedBy: found['cleared by'],
-      note: found.note,
-    });
-    if (read.success) return [read.data];
-    for (const { message } of read.error.issues) {
-      faults.push({ column: 'cautions', message: `${caution.name}: ${message}` });
-    }
-    return [];
+    return readCaution(name, about, faults) ?? [];
   });
 }
 
 function readUsual(cell: string, faults: CellFault[]): Person['usualOptions'] {
   const usual: Person['usualOptions'] = {};
   for (const entry of splitCell(cell, ';')) {
-    const [, slug = '', option = ''] = /^([a-z0-9-]+)\s+([1-4])$/.exec(entry) ?? [];
+    const [, slug = '', option = ''] = /^([a-z0-9-]+)\s+([1-6])$/.exec(entry) ?? [];
     if (slug) usual[slug] = Number(option);
-    else faults.push({ column: 'usual options', message: `“${entry}” is no exercise with 1 to 4` });
+    else faults.push({ column: 'usual options', message: `“${entry}” is no exercise with 1 to 6` });
   }
   return usual;
 }

@@ -24,6 +24,7 @@ const MIDDLE: readonly Bound[] = [
   limit('endShare', 0.85),
   support('tips', 0.5),
   avoid('standsOnMoving', ANY.flag),
+  avoid('plankOnMoving', ANY.flag),
 ];
 const FRESH: readonly Bound[] = [
   avoid('belly', 35),

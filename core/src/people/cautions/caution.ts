@@ -61,7 +61,7 @@ export interface Caution {
   hasSide?: true;
   welcomes?: Welcome;
   /** One option lower, and a part of the dose, whatever it is. */
-  eases?: { rungs: number | 'first'; dose: number };
+  eases?: { rungs: number | 'first'; dose: number; doseOfLowest?: number };
   /** Verdict on the whole class, whatever is in it. */
   wholeClass?: 'clinician first' | 'not this class';
   /** What makes them stop, or sends them to a clinician. */

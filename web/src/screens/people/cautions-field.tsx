@@ -1,19 +1,18 @@
 import { Trash2 } from 'lucide-react';
-import { useFieldArray, type UseFormReturn } from 'react-hook-form';
+import { useFieldArray } from 'react-hook-form';
 import type { Caution } from '@wrenfern/core/people/cautions/caution';
 import { cautionOf } from '@wrenfern/core/people/cautions/cautions';
-import type { PersonBody } from '@wrenfern/contract/people';
 import { Button } from '../../parts/button.tsx';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
 import { FindCaution } from '../../parts/find-caution.tsx';
-import { bareLine, type RecordValues } from './record-values.ts';
+import { bareLine, type RecordForm } from './record-values.ts';
 import { ReleasesField } from './releases-field.tsx';
 
 /** As many as a record holds. */
 const MOST_CAUTIONS = 20;
 
-export interface CautionsProps {
-  form: UseFormReturn<RecordValues, unknown, PersonBody>;
+interface CautionsProps {
+  form: RecordForm;
 }
 
 export function CautionsField({ form }: CautionsProps) {
@@ -39,7 +38,7 @@ export function CautionsField({ form }: CautionsProps) {
   );
 }
 
-export interface CardProps extends CautionsProps {
+interface CardProps extends CautionsProps {
   index: number;
 }
 

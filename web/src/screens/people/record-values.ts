@@ -2,6 +2,7 @@ import { FOUNDATIONS, type Foundation } from '@wrenfern/core/movement/vocabulary
 import type { CautionId } from '@wrenfern/core/people/cautions/cautions';
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 import type { PersonBody } from '@wrenfern/contract/people';
+import type { UseFormReturn } from 'react-hook-form';
 import type { z } from 'zod';
 
 type Release = NonNullable<CautionEntry['releases']>[number];
@@ -39,6 +40,8 @@ export interface RecordValues {
   cautions: CautionLine[];
   holds: Record<Foundation, number>;
 }
+
+export type RecordForm = UseFormReturn<RecordValues, unknown, PersonBody>;
 
 /** A caution of which nothing more is known. */
 export function bareLine(caution: CautionId): CautionLine {

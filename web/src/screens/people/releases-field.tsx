@@ -5,13 +5,21 @@ import type { Caution } from '@wrenfern/core/people/cautions/caution';
 import { asksOfCaution } from '@wrenfern/core/people/cautions/asks-of-caution';
 import { Button } from '../../parts/button.tsx';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
-import type { CardProps } from './cautions-field.tsx';
+import type { RecordForm } from './record-values.ts';
 
 /** As many as an entry holds. */
 const MOST_RELEASES = 20;
 
 /** What whoever treats somebody has released: one thing each, by whom, from when until when. */
-export function ReleasesField({ form, index, caution }: CardProps & { caution: Caution }) {
+export function ReleasesField({
+  form,
+  index,
+  caution,
+}: {
+  form: RecordForm;
+  index: number;
+  caution: Caution;
+}) {
   const list = useFieldArray({ control: form.control, name: `cautions.${index}.releases` });
   const asks = asksOfCaution(caution);
   const [first] = asks;
