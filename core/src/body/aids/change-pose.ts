@@ -49,6 +49,9 @@ function withLimbs(
 
 const handOnFloor = (arm: ArmPose) => arm.hand === 'floor' || (arm.wrist ?? 0) >= 60;
 
+/** On the side the lower arm carries the head. */
+const isOnSide = ({ lean, roll }: FullPose) => Math.abs(lean) > 45 && Math.abs(roll) >= 45;
+
 /** Arms that carry stay where they are. */
 const isOnArms = (pose: FullPose) => rests(pose, 'hands') || rests(pose, 'elbows');
 
@@ -126,6 +129,7 @@ export function onForearms(pose: FullPose): FullPose | undefined {
 /** A plank from the knees. */
 export function kneesDown(pose: FullPose): FullPose | undefined {
   if (!isProneWay(pose) || !rests(pose, 'toes') || pose.machine) return undefined;
+  if (BODY_SIDES.some((side) => pose[side].arm.hand === 'ball')) return undefined;
   const isOnElbows = rests(pose, 'elbows');
   const legs = withLegs(pose, (leg) =>
     Math.abs(leg.flex ?? 0) < 20 && (leg.bend ?? 0) < 20
@@ -158,7 +162,7 @@ export function handsCarryHead(pose: FullPose): FullPose | undefined {
 const AT_HEAD: readonly string[] = ['head', 'ear', 'forehead'];
 
 export function armsNear(pose: FullPose): FullPose | undefined {
-  if (isOnArms(pose)) return undefined;
+  if (isOnArms(pose) || isOnSide(pose)) return undefined;
   return withArms(pose, (arm) => {
     const isAtHead = AT_HEAD.includes(arm.hand ?? '');
     if ((arm.hand !== undefined && !isAtHead) || handOnFloor(arm)) return undefined;
@@ -173,7 +177,7 @@ export function armsNear(pose: FullPose): FullPose | undefined {
 const BENT_ARM: ArmPose = { flex: 72, bend: 80 };
 
 export function elbowsBent(pose: FullPose): FullPose | undefined {
-  if (isOnArms(pose)) return undefined;
+  if (isOnArms(pose) || isOnSide(pose)) return undefined;
   return withArms(pose, (arm) =>
     arm.hand === undefined && !handOnFloor(arm) && (arm.flex ?? 0) > 80
       ? { ...BENT_ARM, turn: arm.turn }
@@ -189,14 +193,18 @@ export function palmsUp(pose: FullPose): FullPose | undefined {
   );
 }
 
+/** Degrees: a pelvis that leans less sits. */
+const UPRIGHT = 15;
+
 /** A folded blanket, and what it takes from hip and low back: stature, degrees. */
 const BLANKET = { height: 0.06, hip: 10, low: 10 } as const;
 
 /** Sitting on the mat, higher. */
 export function seatRaised(pose: FullPose): FullPose | undefined {
-  if (Math.abs(pose.lean) > 40) return undefined;
+  if (Math.abs(pose.lean) > UPRIGHT) return undefined;
   const seat = pose.rest.find(([part]) => part === 'pelvis');
-  if (!seat || (seat[1] > 0.02 && !pose.machine) || pose.machine?.box === 'short') return undefined;
+  if (!seat || (seat[1] > 0.02 && !pose.machine) || (pose.machine?.box ?? 'none') !== 'none')
+    return undefined;
   const low = pose.round[0] > 0 ? Math.max(0, pose.round[0] - BLANKET.low) : pose.round[0];
   const raised: FullPose = {
     ...pose,
@@ -223,14 +231,18 @@ export function seatBetweenHeels(pose: FullPose): FullPose | undefined {
   );
 }
 
-/** Degrees: what a cushion takes from an arch, and the arch for which it is too little. */
-const PILLOW = { rounds: 7, most: 13 } as const;
+/** What a cushion takes from an arch, and the arch for which it is too little: degrees; its height: of stature. */
+const PILLOW = { rounds: 7, most: 13, height: 0.03 } as const;
 
 export function hipsOnPillow(pose: FullPose): FullPose | undefined {
   if (pose.lean < 75 || !rests(pose, 'pelvis') || pose.machine) return undefined;
   const [low, mid, up, neck] = pose.round;
   if (-low > PILLOW.most) return undefined;
-  return { ...pose, round: [low + PILLOW.rounds, mid, up, neck] };
+  return {
+    ...pose,
+    rest: pose.rest.map(([part, high]) => [part, part === 'pelvis' ? high + PILLOW.height : high]),
+    round: [low + PILLOW.rounds, mid, up, neck],
+  };
 }
 
 const TILT_ROUNDS = 3;
@@ -238,7 +250,8 @@ const TILT_ROUNDS = 3;
 export function flatFirst(pose: FullPose): FullPose | undefined {
   const [low, mid, up, neck] = pose.round;
   if (!isSupine(pose) || !rests(pose, 'pelvis') || low >= 0) return undefined;
-  return { ...pose, round: [TILT_ROUNDS, mid, up, neck] };
+  // The pelvis tips under a trunk that stays where it lies.
+  return { ...pose, lean: pose.lean + low - TILT_ROUNDS, round: [TILT_ROUNDS, mid, up, neck] };
 }
 
 /** Leaning back in sitting: the hands carry. */
@@ -249,6 +262,8 @@ export function handsOnThighs(pose: FullPose): FullPose | undefined {
 }
 
 const SOFT_KNEE = 25;
+/** Degrees: legs that are farther apart are wide. */
+const OPEN = 12;
 
 export function kneesSoft(pose: FullPose): FullPose | undefined {
   return withLegs(pose, (leg) =>
@@ -259,7 +274,7 @@ export function kneesSoft(pose: FullPose): FullPose | undefined {
 }
 
 export function legsTogether(pose: FullPose): FullPose | undefined {
-  return withLegs(pose, (leg) =>
-    leg.foot === undefined && (leg.out ?? 0) > 12 ? { ...leg, out: 0 } : undefined,
-  );
+  // One leg that opens by itself is the exercise.
+  if (BODY_SIDES.some((side) => (pose[side].leg.out ?? 0) <= OPEN)) return undefined;
+  return withLegs(pose, (leg) => (leg.foot === undefined ? { ...leg, out: 0 } : undefined));
 }
