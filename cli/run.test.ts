@@ -209,6 +209,27 @@ describe('wrenfern options', () => {
     expect(text).toMatch(/Ines[\s\S]*Plank: 1? ?/);
   });
 
+  it('says as data what was measured, the bound, how far and when again', () => {
+    const told = JSON.parse(
+      run(['options', TIMED, PEOPLE, '--json', '--day', '2026-11-25'], DAY),
+    ) as {
+      choices: Record<string, Record<string, Record<string, unknown>>>;
+      verdicts: Record<string, { verdict: string; sums: object }>;
+    };
+    const all = Object.values(told.choices).flatMap((items) => Object.values(items));
+    const departed = all.filter(({ measure }) => measure !== undefined);
+    expect(departed.length).toBeGreaterThan(0);
+    for (const choice of departed) {
+      expect(choice.bound).toBeTypeOf('number');
+      for (const words of [choice.does, choice.landmark, choice.stop, choice.againWhen]) {
+        expect(String(words).length).toBeGreaterThan(3);
+      }
+    }
+    expect(Object.values(told.verdicts).every(({ verdict }) => verdict.startsWith('yes'))).toBe(
+      true,
+    );
+  });
+
   it('knows which cautions are in force on a day', () => {
     const during = run(['options', TIMED, PEOPLE, '--day', '2026-11-25'], DAY);
     const after = run(['options', TIMED, PEOPLE, '--day', '2026-12-24'], DAY);

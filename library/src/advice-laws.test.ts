@@ -26,7 +26,7 @@ import { builtInCatalogue, builtInExercises } from './index.ts';
  */
 const DAY = '2026-11-29';
 const SCHOOL = 'foundations-first';
-const RUNS = { numRuns: Number(process.env.WRENFERN_LAW_RUNS ?? 120), seed: 20261129 };
+const RUNS = { numRuns: 120, seed: 20261129 };
 
 const exercises = fc.constantFrom(...builtInExercises);
 const everyOption = builtInExercises.flatMap((exercise) =>

@@ -3,6 +3,7 @@ import { loadOf } from '@wrenfern/core/body/load/option-load';
 import { skillOf } from '@wrenfern/core/body/load/option-skill';
 import { measuresOf } from '@wrenfern/core/body/measures/measures-of';
 import { CAUTIONS, type CautionId } from '@wrenfern/core/people/cautions/cautions';
+import { amountOf, askAfresh, askedBy, fittingAids } from '@wrenfern/core/people/asked';
 import { cautionsAgainst, isAgainst } from '@wrenfern/core/people/cautions-against';
 import { demandsOf, measuredDemands } from '@wrenfern/core/people/demands';
 import { optionOf } from '@wrenfern/core/movement/exercise';
@@ -136,6 +137,34 @@ describe('what was worked out with the library', () => {
           `${slug} ${each.number}`,
         ).toEqual(measured[index]?.[at]);
       });
+    });
+  });
+
+  it('is what each option asks, in each way, to three figures', () => {
+    builtInExercises.forEach(({ slug, options }, index) => {
+      if (index % 25 !== 0) return;
+      for (const each of options) {
+        for (const aids of [[], ...fittingAids(each).map((id) => [id])]) {
+          const [kept, fresh] = [
+            askedBy(each, { aids, smaller: false }),
+            askAfresh({ ...each }, { aids, smaller: false }),
+          ];
+          if (!kept || !fresh) throw new Error(`${slug} can’t be done so`);
+          for (const ask of [
+            'wrist',
+            'belly',
+            'legs',
+            'round low',
+            'hipBend',
+            'armHigh',
+          ] as const) {
+            const [one, other] = [amountOf(kept, ask, 'either'), amountOf(fresh, ask, 'either')];
+            expect(Math.abs((one ?? 0) - (other ?? 0)), `${slug} ${ask}`).toBeLessThanOrEqual(
+              0.006 * Math.max(1, Math.abs(other ?? 0)),
+            );
+          }
+        }
+      }
     });
   });
 

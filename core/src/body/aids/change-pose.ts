@@ -197,7 +197,13 @@ export function palmsUp(pose: FullPose): FullPose | undefined {
 const UPRIGHT = 15;
 
 /** A folded blanket, and what it takes from hip and low back: stature, degrees. */
-const BLANKET = { height: 0.06, hip: 10, low: 10 } as const;
+const BLANKET = { height: 0.06, hip: 7, low: 10 } as const;
+
+/** The floor is farther away: hands that lay there lie on the thighs. */
+function handsOffFloor(pose: FullPose): FullPose {
+  const moved = withArms(pose, (arm) => (arm.hand === 'floor' ? { hand: 'thigh' } : undefined));
+  return moved ?? pose;
+}
 
 /** Sitting on the mat, higher. */
 export function seatRaised(pose: FullPose): FullPose | undefined {
@@ -211,12 +217,12 @@ export function seatRaised(pose: FullPose): FullPose | undefined {
     rest: pose.rest.map(([part, high]) => [part, part === 'pelvis' ? high + BLANKET.height : high]),
     round: [low, pose.round[1], pose.round[2], pose.round[3]],
   };
-  const legs = withLegs(raised, (leg) =>
+  const legs = withLegs(handsOffFloor(raised), (leg) =>
     leg.foot === undefined && (leg.flex ?? 0) > 70
       ? { ...leg, flex: (leg.flex ?? 0) - BLANKET.hip }
       : undefined,
   );
-  return legs ?? raised;
+  return legs ?? handsOffFloor(raised);
 }
 
 const CUSHION = { knee: 22, hip: 15 } as const;

@@ -173,7 +173,11 @@ describe('people as a table', () => {
     ['name\n\u200b', 'name', 'give a name that can be seen'],
     ['name,cautions\nIda,Sore toe', 'cautions', '“Sore toe” is no caution here'],
     ['name,cautions\nIda,Wrist | since spring', 'cautions', 'write the date as year-month-day'],
-    ['name,cautions\nIda,Wrist | left', 'cautions', 'write since, until, side, due, cleared by or note'],
+    [
+      'name,cautions\nIda,Wrist | left',
+      'cautions',
+      'write since, until, side, due, cleared by or note',
+    ],
     [
       'name,cautions\nIda,Wrist | since 2026-02-01 | until 2026-01-01',
       'cautions',
