@@ -40,7 +40,7 @@ function withAids(option: Option, aids: readonly Aid[]): Option | undefined {
   const full = option.poses.map(fullPose);
   let changed: FullPose[] = full;
   for (const aid of aids) {
-    if (isThere(option, aid)) return undefined;
+    if (isThere(option, aid) || isAgainst(option, aid)) return undefined;
     const { change, isFor } = aid;
     if (isFor) {
       const fits = aid.inEveryPose ? changed.every(isFor) : changed.some(isFor);
@@ -62,6 +62,10 @@ function withAids(option: Option, aids: readonly Aid[]): Option | undefined {
 
 function used({ prop, place }: Aid['props'][number]): PropUse {
   return { prop, place, role: 'support', count: 1, optional: false };
+}
+
+function isAgainst({ props }: Option, { notWith = [] }: Aid): boolean {
+  return props.some(({ place, optional }) => !optional && notWith.includes(place));
 }
 
 /** What the option has in that place helps already; what it may have there is taken. */

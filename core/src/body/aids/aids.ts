@@ -42,6 +42,8 @@ export interface Aid {
   props: readonly Pick<PropUse, 'prop' | 'place'>[];
   /** The pose with it; undefined where it changes nothing in that pose. */
   change?: (pose: FullPose) => FullPose | undefined;
+  /** Places of props that it would pull apart. */
+  notWith?: readonly PropUse['place'][];
   /** It lies under the body all the while: every key pose must be one that it fits. */
   inEveryPose?: true;
   /** True in a pose that it is for, where the pose stays as it is. */
@@ -78,6 +80,9 @@ export const AID_IDS = [
   'knees-together',
 ] as const;
 export type AidId = (typeof AID_IDS)[number];
+
+/** Props that are in the hands. */
+const HELD: readonly PropUse['place'][] = ['in hands', 'between hands', 'under hand', 'round sole'];
 
 /** Every support, the one that changes least first. Common practice. */
 export const AIDS: readonly Aid[] = [
@@ -133,6 +138,7 @@ export const AIDS: readonly Aid[] = [
     isTold: false,
     props: [],
     change: handsCarryHead,
+    notWith: HELD,
   },
   {
     id: 'wedge',
@@ -220,6 +226,7 @@ export const AIDS: readonly Aid[] = [
     isTold: false,
     props: [],
     change: legsTogether,
+    notWith: ['behind knee'],
   },
   {
     id: 'palm-up',
@@ -247,6 +254,7 @@ export const AIDS: readonly Aid[] = [
     isTold: false,
     props: [],
     change: armsNear,
+    notWith: HELD,
   },
   {
     id: 'hands-on-thighs',
@@ -276,6 +284,7 @@ export const AIDS: readonly Aid[] = [
     isTold: true,
     props: [],
     change: footDown,
+    notWith: ['between knees', 'between ankles', 'round thighs'],
   },
   {
     id: 'knees-down',

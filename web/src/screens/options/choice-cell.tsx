@@ -146,7 +146,7 @@ function ChooseAnother({
     if (await save(booked, { choices })) done();
   };
   return (
-    <div className="flex flex-col gap-2">
+    <div className="sticky -bottom-4 -mx-4 -mb-4 flex flex-col gap-2 border-t border-line bg-leaf px-4 py-3">
       <Select
         label="Choose another"
         value={current}
