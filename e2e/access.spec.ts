@@ -53,6 +53,11 @@ const SCREENS: [
     (page) => expect(page.getByText('Asha Delun').filter({ visible: true }).first()).toBeVisible(),
   ],
   [
+    'check-in',
+    (id) => `/classes/${id}/check-in`,
+    (page) => expect(page.getByRole('heading', { name: 'Asha Delun' })).toBeVisible(),
+  ],
+  [
     'teach',
     (id) => `/classes/${id}/teach`,
     (page) => expect(page.getByText('Lay out first')).toBeVisible(),

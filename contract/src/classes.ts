@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { LiveEvent } from '@wrenfern/core/live/events';
 import { Machine } from '@wrenfern/core/movement/vocabulary';
+import { Came } from '@wrenfern/core/people/came';
 import { HandChoices } from '@wrenfern/core/people/choice';
 import { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { Plan, PlanDetails, School } from '@wrenfern/core/plan/plan';
@@ -53,6 +54,8 @@ export const BookedPerson = z.object({
   person: Person,
   today: z.array(CautionEntry),
   todayNote: z.string(),
+  /** What was seen at the door; left out while nobody looked. */
+  came: Came.optional(),
   byHand: HandChoices,
   revision,
 });

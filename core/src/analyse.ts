@@ -13,6 +13,7 @@ import { machineFindings } from './review/machine-findings.ts';
 import { missingFindings } from './review/missing-findings.ts';
 import { roomFindings } from './review/room-findings.ts';
 import { timeFindings } from './review/time-findings.ts';
+import { thoseWhoCome } from './people/came.ts';
 import type { Attendee } from './people/choose-option.ts';
 import { chooseOptions, VERSIONS_AT_ONCE, type OptionsPlan } from './people/choose-options.ts';
 import { timePlan, type TimingContext } from './plan/timing/time-plan.ts';
@@ -73,7 +74,8 @@ interface Look {
   findings: OpenFinding[];
 }
 
-function lookInto(plan: Plan, catalogue: Catalogue, context: ClassContext): Look {
+function lookInto(plan: Plan, catalogue: Catalogue, booked: ClassContext): Look {
+  const context = { ...booked, attendees: thoseWhoCome(booked.attendees) };
   const machines = context.machines ?? PLAIN_MACHINES;
   const timing = { gearSeconds: machines.seconds, ...context };
   const retime = (edited: Plan) => timePlan(edited, catalogue, timing);

@@ -11,6 +11,7 @@ import { doseOf } from '../plan/usual.ts';
 import { variantsOf } from '../plan/variants.ts';
 import type { Caution } from './cautions/caution.ts';
 import { cautionOf, type CautionId } from './cautions/cautions.ts';
+import type { Came } from './came.ts';
 import type { Choice, HandChoice } from './choice.ts';
 import type { Drawn, Hit, ItemClock } from './hits.ts';
 import type { CautionEntry, Person } from './person.ts';
@@ -37,6 +38,7 @@ export interface Attendee {
   today?: readonly CautionEntry[];
   /** By item id. */
   byHand?: Readonly<Record<string, HandChoice>>;
+  came?: Came | undefined;
 }
 
 /** An attendee with all that is in force for them on the day, worked out once. */

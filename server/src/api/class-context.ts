@@ -1,6 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import { subWeeks } from 'date-fns';
 import { Op, QueryTypes } from 'sequelize';
+import type { Came } from '@wrenfern/core/people/came';
 import { HandChoices, type HandChoice } from '@wrenfern/core/people/choice';
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { FAMILIAR_WEEKS, type TaughtLesson } from '@wrenfern/core/log/familiar';
@@ -15,6 +16,7 @@ export interface Booked {
   person: Person;
   today: CautionEntry[];
   todayNote: string;
+  came?: Came | undefined;
   byHand: Record<string, HandChoice>;
   revision: number;
 }

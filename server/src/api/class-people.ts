@@ -34,14 +34,16 @@ export function classPeopleRouter() {
     const bookings = rowsOf(Booking, studioId);
     const row = await bookings.one({ classId, personId: readId(request, 'personId') });
     const { id } = row;
-    const { revision, choices, ...change } = readBody(
+    const { revision, choices, came, ...change } = readBody(
       'PATCH /classes/:id/attendees/:personId',
       request,
     );
     needSense(change.today ?? []);
-    const { today, todayNote } = row;
+    const { came: before, ...record } = row.record;
+    // Left out stays as it is; null is not seen yet.
+    const seen = came === undefined ? before : (came ?? undefined);
     const isTaken = await bookings.revise({ id }, revision, {
-      sealed: sealBooking(row, { today, todayNote, ...change }),
+      sealed: sealBooking(row, { ...record, ...change, ...(seen ? { came: seen } : {}) }),
       ...(choices ? { choices } : {}),
     });
     if (!isTaken) {
@@ -50,6 +52,7 @@ export function classPeopleRouter() {
         revision: now.revision,
         today: now.today,
         todayNote: now.todayNote,
+        came: now.came ?? null,
         choices: now.choices,
       };
       throw new ApiError('stale', [], { current });

@@ -226,6 +226,25 @@ describe('who comes', () => {
     expect(late.body).toMatchObject({ current: { revision: 2, todayNote: 'knee', choices: {} } });
   });
 
+  it('keeps who is here when something else is saved, and takes it back', async () => {
+    const id = await makeClass(member);
+    const asha = await makePerson(member, 'Asha');
+    await member.agent
+      .put(`/api/classes/${id}/attendees`)
+      .send({ revision: 1, personIds: [asha] })
+      .expect(200);
+    const patch = (revision: number, change: object) =>
+      member.agent.patch(`/api/classes/${id}/attendees/${asha}`).send({ revision, ...change });
+    await patch(1, { came: 'here' }).expect(200);
+    await patch(2, { todayNote: 'late' }).expect(200);
+    expect((await lessonOf(id)).attendees).toMatchObject([{ came: 'here', todayNote: 'late' }]);
+    const late = await patch(1, { came: 'cancelled late' }).expect(409);
+    expect(late.body).toMatchObject({ current: { came: 'here' } });
+    await patch(3, { came: null }).expect(200);
+    expect((await lessonOf(id)).attendees[0]).not.toHaveProperty('came');
+    await patch(4, { came: 'at the bar' }).expect(422);
+  });
+
   it('leaves bookings when a person is removed', async () => {
     const id = await makeClass(member);
     const pia = await makePerson(member, 'Pia');

@@ -76,10 +76,11 @@ async function card(row: ClassRow, around: Around, workers: Workers) {
       machines: around.studio.machines ?? PLAIN_MACHINES,
       cupboard: around.studio.cupboard,
       // Only what an answer can follow from: another note leaves it as it is.
-      attendees: booked.map(({ person, today, byHand }) => ({
+      attendees: booked.map(({ person, today, byHand, came }) => ({
         person: { ...person, note: '' },
         today,
         byHand,
+        came,
       })),
       day: dayIn(around.studio.timeZone, row.startsAt),
       familiar: familiarTo(

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { LiveEvent } from '@wrenfern/core/live/events';
 import { Exercise } from '@wrenfern/core/movement/exercise';
+import { Came } from '@wrenfern/core/people/came';
 import { HandChoices } from '@wrenfern/core/people/choice';
 import { CautionEntry } from '@wrenfern/core/people/person';
 import { PersonBody } from '@wrenfern/contract/people';
@@ -119,6 +120,7 @@ export const BODIES = {
     .strictObject({
       today: z.array(CautionEntry).max(10),
       todayNote: z.string().max(500),
+      came: Came.nullable(),
       choices: HandChoices,
     })
     .partial()

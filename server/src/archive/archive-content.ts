@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { LiveEvent } from '@wrenfern/core/live/events';
 import { Exercise } from '@wrenfern/core/movement/exercise';
 import { SLUG } from '@wrenfern/core/movement/vocabulary';
+import { Came } from '@wrenfern/core/people/came';
 import { HandChoices } from '@wrenfern/core/people/choice';
 import { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { readSchool, StoredPlan } from '@wrenfern/core/plan/migrate-plan';
@@ -82,6 +83,7 @@ export const ClassFile = z.strictObject({
         person: ref,
         today: z.array(CautionEntry).max(10),
         todayNote: z.string().max(500),
+        came: Came.optional(),
         choices: HandChoices,
       }),
     )

@@ -143,8 +143,8 @@ async function collectClasses(studioId: string, names: Names): Promise<ClassFile
         people: own(bookings)
           .flatMap((booking) => {
             const person = names.person(booking.personId);
-            const { today, todayNote, choices } = booking;
-            return person ? [{ person, today, todayNote, choices }] : [];
+            const { record, choices } = booking;
+            return person ? [{ person, ...record, choices }] : [];
           })
           .sort((a, b) => byNumber(a.person, b.person)),
         events: own(events).map(({ event }) => named(event, names)),

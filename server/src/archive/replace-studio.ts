@@ -175,9 +175,9 @@ function rowsOfClass(each: ClassFile, classId: string, names: Names) {
       plan: saved,
       savedBy,
     })),
-    bookings: each.people.map(({ person, today, todayNote, choices }) => {
+    bookings: each.people.map(({ person, choices, ...record }) => {
       const personId = persons.get(person) ?? '';
-      const sealed = sealBooking({ studioId, classId, personId }, { today, todayNote });
+      const sealed = sealBooking({ studioId, classId, personId }, record);
       return { id: randomUUID(), classId, personId, sealed, choices };
     }),
     events: each.events.map((event) => ({

@@ -1,5 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
+import { Came } from '@wrenfern/core/people/came';
 import { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { faultsOf } from '../api/errors.ts';
 import { UnreadableColumn } from '../db/models/columns.ts';
@@ -11,6 +12,7 @@ export type PersonRecord = z.infer<typeof PersonRecord>;
 const BookingRecord = z.strictObject({
   today: z.array(CautionEntry).max(10),
   todayNote: z.string().max(500),
+  came: Came.optional(),
 });
 export type BookingRecord = z.infer<typeof BookingRecord>;
 

@@ -17,7 +17,7 @@ export async function rotateKey(from: Buffer, to: Buffer): Promise<number> {
       await Studio.findAll(everything),
     ];
     const records = opened(people, from, to, ({ record }) => record);
-    const todays = opened(bookings, from, to, ({ today, todayNote }) => ({ today, todayNote }));
+    const todays = opened(bookings, from, to, ({ record }) => record);
     useKey(to);
     for (const [row, record] of records) {
       await save(row, { sealed: sealRecord(row.studioId, row.id, record) }, transaction);

@@ -1,6 +1,7 @@
 import { clsx } from 'clsx';
 import { NavLink, Outlet, useParams } from 'react-router';
 import type { ClassOutlet } from '../data/use-lesson.ts';
+import { thoseWhoCome } from '@wrenfern/core/people/came';
 import { useClass } from '../data/use-classes.ts';
 import { useSession } from '../data/use-session.ts';
 import type { WholeClass } from '@wrenfern/contract/classes';
@@ -12,7 +13,12 @@ import { Brand } from './brand.tsx';
 import { LostPage } from '../parts/not-found.tsx';
 import { RequireSession } from './shell.tsx';
 
-const TABS = ['plan', 'options', 'log'] as const;
+const TABS = [
+  { to: 'plan', name: 'Plan' },
+  { to: 'options', name: 'Options' },
+  { to: 'check-in', name: 'Check-in' },
+  { to: 'log', name: 'Log' },
+] as const;
 
 /** The frame round one class: what it is, and its screens. */
 export function ClassShell() {
@@ -52,22 +58,22 @@ function ClassHeader({ lesson }: { lesson: WholeClass }) {
         </h1>
         <p className="truncate text-soft max-sm:hidden lg:shrink-0">
           {showWhen(lesson.startsAt, zone)} · {minutes(lesson.plan.targetS)} ·{' '}
-          {isReader ? 'to look at' : `${lesson.attendees.length} coming`}
+          {isReader ? 'to look at' : `${thoseWhoCome(lesson.attendees).length} coming`}
         </p>
       </div>
       <nav aria-label="This class" className="flex items-center gap-0.5 sm:gap-1">
-        {(isReader ? TABS.slice(0, 1) : TABS).map((tab) => (
+        {(isReader ? TABS.slice(0, 1) : TABS).map(({ to, name }) => (
           <NavLink
-            key={tab}
-            to={`/classes/${lesson.id}/${tab}`}
+            key={to}
+            to={`/classes/${lesson.id}/${to}`}
             className={({ isActive }) =>
               clsx(
-                'rounded-lg px-2 py-1.5 capitalize sm:px-3',
+                'rounded-lg px-2 py-1.5 sm:px-3',
                 isActive ? 'bg-mist font-semibold text-fern' : 'hover:bg-mist',
               )
             }
           >
-            {tab}
+            {name}
           </NavLink>
         ))}
         {isReader ? null : (

@@ -58,6 +58,7 @@ export const router = createBrowserRouter([
             lazy: exercises,
             children: [
               { path: 'plan', lazy: () => import('../screens/plan/plan.tsx') },
+              { path: 'check-in', lazy: () => import('../screens/check-in/check-in.tsx') },
               { path: 'options', lazy: () => import('../screens/options/options.tsx') },
               { path: 'log', lazy: () => import('../screens/log/log.tsx') },
             ],

@@ -179,7 +179,7 @@ export const TODAY = [
   },
   {
     id: 'returning',
-    name: 'Coming back after a break',
+    name: 'Back after a break',
     group: 'today',
     plain: 'long away holiday ill',
     says: 'An option less, seven tenths of the dose.',

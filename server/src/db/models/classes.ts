@@ -11,7 +11,7 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
-import { openBooking } from '../../keeping/records.ts';
+import { openBooking, type BookingRecord } from '../../keeping/records.ts';
 import { PersonRow } from './people.ts';
 import { counter, documentColumn, id, moment, ofStudio } from './columns.ts';
 
@@ -61,7 +61,7 @@ export class PlanRevision extends Model<
   declare createdAt: CreationOptional<Date>;
 }
 
-type OfBooking = 'today' | 'todayNote';
+type OfBooking = 'today' | 'todayNote' | 'came' | 'record';
 
 export class Booking extends Model<
   InferAttributes<Booking, { omit: OfBooking }>,
@@ -78,12 +78,21 @@ export class Booking extends Model<
   declare createdAt: CreationOptional<Date>;
   declare updatedAt: CreationOptional<Date>;
 
+  /** All that is sealed. */
+  get record(): BookingRecord {
+    return openBooking(this, this.sealed);
+  }
+
   get today(): CautionEntry[] {
-    return openBooking(this, this.sealed).today;
+    return this.record.today;
   }
 
   get todayNote(): string {
-    return openBooking(this, this.sealed).todayNote;
+    return this.record.todayNote;
+  }
+
+  get came(): BookingRecord['came'] {
+    return this.record.came;
   }
 }
 

@@ -13,7 +13,7 @@ import { Button } from '../../parts/button.tsx';
 import { Figure } from '../../parts/figure.tsx';
 import { Select } from '../../parts/select.tsx';
 import { ChoiceMark } from './choice-mark.tsx';
-import { useSaveBooking } from './save-booking.ts';
+import { useSaveBooking } from '../../data/save-booking.ts';
 
 interface ChoiceCellProps {
   lesson: WholeClass;

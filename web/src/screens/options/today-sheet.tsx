@@ -8,7 +8,7 @@ import { Sheet } from '../../parts/dialog.tsx';
 import { ToggleChip } from '../../parts/chip.tsx';
 import { Field, inputClass } from '../../parts/field.tsx';
 import { FindCaution } from '../../parts/find-caution.tsx';
-import { useSaveBooking } from './save-booking.ts';
+import { useSaveBooking } from '../../data/save-booking.ts';
 
 /** What is different about one person today only. */
 export function TodaySheet({

@@ -1,17 +1,14 @@
 import { Users } from 'lucide-react';
 import { useState } from 'react';
 import { useSWRConfig } from 'swr';
-import { z } from 'zod';
-import { WholeClass } from '@wrenfern/contract/classes';
+import type { WholeClass } from '@wrenfern/contract/classes';
+import { bookedIn, bookPeople } from '../../data/book-people.ts';
 import { usePeople } from '../../data/use-people.ts';
-import { saveMerged } from '../../data/save-merged.ts';
-import { readAnswer, request, sentenceOf } from '../../data/request.ts';
+import { sentenceOf } from '../../data/request.ts';
 import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
 import { TickPeople } from '../../parts/tick-people.tsx';
-
-const BookedNow = z.object({ revision: z.number().int(), personIds: z.array(z.string()) });
 
 /** Chooses who is booked into the class. */
 export function WhoComes({ lesson }: { lesson: WholeClass }) {
@@ -37,10 +34,7 @@ function BookingForm({ lesson, done }: { lesson: WholeClass; done: () => void })
   const people = usePeople();
   const [fault, setFault] = useState<string>();
   // As it stood when the list was opened: what others book meanwhile is added to what is chosen here.
-  const [opened] = useState(() => ({
-    revision: lesson.attendeesRevision,
-    personIds: lesson.attendees.map(({ person }) => person.id),
-  }));
+  const [opened] = useState(() => bookedIn(lesson));
   const [booked, setBooked] = useState<ReadonlySet<string>>(
     new Set(lesson.attendees.map(({ person }) => person.id)),
   );
@@ -53,18 +47,7 @@ function BookingForm({ lesson, done }: { lesson: WholeClass; done: () => void })
   }
   const submit = async () => {
     try {
-      const saved = await saveMerged<string[], WholeClass>({
-        what: 'Who comes',
-        revision: opened.revision,
-        base: opened.personIds,
-        mine: [...booked],
-        send: (revision, personIds) =>
-          request(WholeClass, 'PUT', `/classes/${lesson.id}/attendees`, { revision, personIds }),
-        theirsOf: (current) => {
-          const { revision, personIds } = readAnswer(BookedNow, current);
-          return { revision, value: personIds };
-        },
-      });
+      const saved = await bookPeople(lesson.id, opened, [...booked]);
       await mutate(`/classes/${lesson.id}`, saved, { revalidate: false });
       done();
     } catch (error) {

@@ -1,20 +1,24 @@
 import { useSWRConfig } from 'swr';
 import { toast } from 'sonner';
 import { z } from 'zod';
+import { Came } from '@wrenfern/core/people/came';
 import { HandChoices } from '@wrenfern/core/people/choice';
 import { CautionEntry } from '@wrenfern/core/people/person';
 import { type BookedPerson, WholeClass } from '@wrenfern/contract/classes';
-import { saveMerged } from '../../data/save-merged.ts';
-import { readAnswer, request, sentenceOf } from '../../data/request.ts';
+import { saveMerged } from './save-merged.ts';
+import { readAnswer, request, sentenceOf } from './request.ts';
 
 type BookingChange = Partial<Pick<BookedPerson, 'today' | 'todayNote'>> & {
   choices?: BookedPerson['byHand'];
+  /** Null: nobody looked. */
+  came?: Came | null;
 };
 
 const BookingNow = z.object({
   revision: z.number().int(),
   today: z.array(CautionEntry),
   todayNote: z.string(),
+  came: Came.nullable(),
   choices: HandChoices,
 });
 
@@ -22,7 +26,12 @@ const BookingNow = z.object({
 export function useSaveBooking(classId: string) {
   const { mutate } = useSWRConfig();
   return async (booked: BookedPerson, change: BookingChange): Promise<boolean> => {
-    const base = { today: booked.today, todayNote: booked.todayNote, choices: booked.byHand };
+    const base = {
+      today: booked.today,
+      todayNote: booked.todayNote,
+      came: booked.came ?? null,
+      choices: booked.byHand,
+    };
     try {
       const lesson = await saveMerged<Required<BookingChange>, WholeClass>({
         what: `What holds for ${booked.person.name} today`,
