@@ -7,6 +7,8 @@ import type { NowView } from '@wrenfern/core/live/run-class';
 import type { Choice } from '@wrenfern/core/people/choice';
 import { markHow } from '@wrenfern/core/people/say-choice';
 import { itemsOf } from '@wrenfern/core/plan/plan';
+import { thoseWhoCome } from '@wrenfern/core/people/came';
+import type { PropSpan } from '@wrenfern/core/room/props';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { describeItemDose } from '@wrenfern/core/plan/variants';
 import { showClock } from '@wrenfern/core/plan/show-time';
@@ -218,6 +220,13 @@ function PersonChip({
   );
 }
 
+/** Where it goes, and for how many where not everybody has one. */
+function fetchWords(span: PropSpan | undefined, coming: number): string {
+  if (!span) return '';
+  const places = span.places.join(', ');
+  return span.count < coming ? `${places} (for ${span.count})` : places;
+}
+
 function Next({ lesson, analysis, now }: AsideProps) {
   const catalogue = useCatalogue();
   const { next } = now;
@@ -229,6 +238,7 @@ function Next({ lesson, analysis, now }: AsideProps) {
     .find(({ id }) => id === next.itemId);
   const heldAt = (itemId: string) =>
     analysis.props.filter((need) => need.spans.some((span) => span.itemId === itemId));
+  const coming = thoseWhoCome(lesson.attendees).length;
   const before = heldAt(now.item.itemId);
   const after = heldAt(next.itemId);
   const fetch = after.filter((need) => !before.includes(need));
@@ -252,7 +262,10 @@ function Next({ lesson, analysis, now }: AsideProps) {
       {fetch.map((need) => (
         <p key={need.prop} className="font-semibold text-copper">
           Fetch: {PROP_WORDS[need.prop]},{' '}
-          {need.spans.find((span) => span.itemId === next.itemId)?.places.join(', ')}
+          {fetchWords(
+            need.spans.find((span) => span.itemId === next.itemId),
+            coming,
+          )}
         </p>
       ))}
       {away.map((need) => (
