@@ -1,4 +1,5 @@
 import type { Analysis } from '../analyse.ts';
+import { aidOf } from '../body/aids/aids.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Exercise, Option } from '../movement/exercise.ts';
 import { describeDose } from '../movement/dose.ts';
@@ -10,6 +11,8 @@ import {
   type ExerciseItem,
   type Plan,
 } from '../plan/plan.ts';
+import type { Choice } from '../people/choice.ts';
+import { markHow } from '../people/say-choice.ts';
 import { rulesOf } from '../plan/schools.ts';
 import { showClock } from '../plan/show-time.ts';
 import type { TimedItem } from '../plan/timing/timeline.ts';
@@ -214,15 +217,32 @@ function versionsOf(item: ExerciseItem, exercise: Exercise, input: SheetInput): 
       people: [],
     }));
   }
+  const named = (id: string): string[] => {
+    const name = names?.get(id);
+    const own = analysis.options.choices.get(id)?.get(item.id);
+    const marks = own && own.kind !== 'rest' ? markHow(own.how) : [];
+    if (name === undefined) return [];
+    return [marks.length > 0 ? `${name} (${marks.join(', ')})` : name];
+  };
   return chosen.map(({ choice, people }) => ({
-    name:
-      choice.kind === 'option'
-        ? inSentence(exercise.options[choice.option - 1]?.name ?? '')
-        : choice.kind === 'swap'
-          ? `${catalogue.require(choice.exercise).name} instead`
-          : 'rest',
-    people: names ? people.map((id) => names.get(id) ?? '').filter(Boolean) : [],
+    name: wayOf(choice, exercise, catalogue),
+    people: people.flatMap(named),
   }));
+}
+
+/** A version as it is told: the option with what must be said of it, never why. */
+function wayOf(choice: Choice, exercise: Exercise, catalogue: Catalogue): string {
+  switch (choice.kind) {
+    case 'option': {
+      const told = choice.how?.aids.map(aidOf).filter(({ isTold }) => isTold) ?? [];
+      const name = inSentence(exercise.options[choice.option - 1]?.name ?? '');
+      return [name, ...told.map((aid) => aid.name)].join(', ');
+    }
+    case 'swap':
+      return `${catalogue.require(choice.exercise).name} instead`;
+    case 'rest':
+      return 'rest';
+  }
 }
 
 function changeBefore(itemId: string, { analysis, machines }: SheetInput): string {

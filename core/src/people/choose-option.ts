@@ -11,6 +11,7 @@ import { doseOf } from '../plan/usual.ts';
 import { variantsOf } from '../plan/variants.ts';
 import type { Caution } from './cautions/caution.ts';
 import { cautionOf, type CautionId } from './cautions/cautions.ts';
+import { BY_HAND, isByHand } from './asks.ts';
 import type { Came } from './came.ts';
 import type { Choice, HandChoice } from './choice.ts';
 import type { Drawn, Hit, ItemClock } from './hits.ts';
@@ -515,18 +516,30 @@ const RANKED = new WeakMap<readonly Exercise[], Map<string, readonly Exercise[]>
 /** Those in the same position first, and of those what is good for somebody like this; else as they rank. */
 function rankStandIns(
   exercise: Exercise,
-  { cautions }: GroupMember,
+  { cautions, restrictions }: GroupMember,
   catalogue: Catalogue,
 ): readonly Exercise[] {
   const all = standInsFor(exercise, catalogue);
   const ranked = RANKED.get(all) ?? new Map<string, readonly Exercise[]>();
   RANKED.set(all, ranked);
-  const key = cautions.join(' ');
+  const key = [numberOf(restrictions), ...cautions].join(' ');
   const place = (other: Exercise) =>
-    (other.position === exercise.position ? 0 : 2) + (isWelcome(other, cautions) ? 0 : 1);
+    (isOfAKindLeftOut(other, restrictions) ? 4 : 0) +
+    (other.position === exercise.position ? 0 : 2) +
+    (isWelcome(other, cautions) ? 0 : 1);
   const known = ranked.get(key) ?? [...all].sort((a, b) => place(a) - place(b));
   ranked.set(key, known);
   return known;
+}
+
+/** Jumping and the like: its easiest option may be allowed, but nobody is sent there. */
+function isOfAKindLeftOut({ options }: Exercise, restrictions: readonly Restriction[]): boolean {
+  return restrictions.some(
+    ({ ask, avoid }) =>
+      avoid !== undefined &&
+      isByHand(ask) &&
+      options.some(({ demands }) => demands.includes(BY_HAND[ask])),
+  );
 }
 
 function isWelcome(exercise: Exercise, cautions: readonly CautionId[]): boolean {

@@ -30,6 +30,8 @@ export interface OptionsPlan {
   choices: ReadonlyMap<string, ReadonlyMap<string, Choice>>;
   /** Versions by item id: options from the lowest, then swaps, then rests. */
   versions: ReadonlyMap<string, Version[]>;
+  /** The most ways that run at the same moment, by item id: what differs by side is not at once. */
+  atOnce: ReadonlyMap<string, number>;
 }
 
 /** Common practice: more than three ways at once and some people are not seen. */
@@ -50,19 +52,22 @@ export function chooseOptions(
   const group = attendees.map((attendee) => memberOn(attendee, day));
   const choices = new Map(attendees.map(({ person }) => [person.id, new Map<string, Choice>()]));
   const versions = new Map<string, Version[]>();
+  const ways = new Map<string, number>();
   const lying = lyingRuns(plan, catalogue);
   for (const item of exerciseItemsOf(plan)) {
     const offer = offerItem(item, plan.school, catalogue, lying.get(item.id));
     const best = cueBest(offer, group, atOnce);
     versions.set(item.id, best.versions);
+    ways.set(item.id, best.atOnce);
     best.byPerson.forEach((choice, personId) => choices.get(personId)?.set(item.id, choice));
   }
-  return { choices, versions };
+  return { choices, versions, atOnce: ways };
 }
 
 interface Cueing {
   byPerson: Map<string, Choice>;
   versions: Version[];
+  atOnce: number;
 }
 
 /** What another exercise or a rest counts, beside departures within the exercise. */
@@ -82,7 +87,7 @@ function cueBest(offer: OfferedItem, group: readonly GroupMember[], atOnce: numb
       cued = tried;
     }
   }
-  return cue(cued, offered, standings, atOnce);
+  return { ...cue(cued, offered, standings, atOnce), atOnce: best.versions };
 }
 
 /** People for whom an item comes to the same, worked out once for all of them. */
@@ -148,7 +153,7 @@ function cue(
   offered: readonly number[],
   standings: readonly Alike[],
   atOnce: number,
-): Cueing {
+): Omit<Cueing, 'atOnce'> {
   const isWhole = cued.length === offered.length;
   const byPerson = new Map<string, Choice>();
   for (const { standing, people } of standings) {

@@ -123,7 +123,8 @@ function asDrawn(bound: Bound): Bound {
     ...(avoided === undefined ? {} : { avoid: avoided }),
     ...(limited === undefined ? {} : { limit: limited }),
     ...(supported === undefined ? {} : { support: supported }),
-    ...(bound.smallerIsNoWayOut ? { smallerIsNoWayOut: true } : {}),
+    // What is there or is not there can’t be had by half.
+    ...(bound.smallerIsNoWayOut || !isGraded(bound.ask) ? { smallerIsNoWayOut: true } : {}),
   };
 }
 

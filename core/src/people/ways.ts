@@ -1,7 +1,7 @@
-import type { AidId } from '../body/aids/aids.ts';
+import { aidOf, type AidId } from '../body/aids/aids.ts';
 import type { Option } from '../movement/exercise.ts';
-import { askedBy, fittingAids } from './asked.ts';
-import { isByClock } from './asks.ts';
+import { amountOf, askedBy, fittingAids, type Asked } from './asked.ts';
+import { isByClock, type Timeless } from './asks.ts';
 import { hitsOf, type Drawn, type Hit, type ItemClock } from './hits.ts';
 import type { Restriction } from './restrictions.ts';
 
@@ -156,8 +156,13 @@ function found(answers: readonly Hit[], how: Partial<How>, cost: number): Allowe
 /** Less of it answers what is only limited; alone, or where a support has taken away what is avoided. */
 function fewerWay(plain: readonly Hit[], helping: readonly Helping[]): AllowedWay | undefined {
   const isOnlyLimited = (hits: readonly Hit[]) => hits.every(({ effect }) => effect !== 'avoid');
-  if (isOnlyLimited(plain)) return found(plain, { dose: FEWER }, COST.fewer);
-  const helped = helping.find(({ left }) => isOnlyLimited(left));
+  const isUnsupported = (hits: readonly Hit[]) => hits.some(({ effect }) => effect === 'support');
+  const helped = isUnsupported(plain)
+    ? helping.find(({ left }) => isOnlyLimited(left) && !isUnsupported(left))
+    : helping.find(({ left }) => isOnlyLimited(left));
+  // What must be supported is, where something fits; else less of it.
+  const isHelpWanted = isUnsupported(plain) && helped !== undefined;
+  if (isOnlyLimited(plain) && !isHelpWanted) return found(plain, { dose: FEWER }, COST.fewer);
   return helped && found(plain, { aids: helped.ids, dose: FEWER }, COST.fewer + COST.aid);
 }
 
@@ -167,12 +172,33 @@ interface Helping {
   left: readonly Hit[];
 }
 
-/** Supports that take away at least one of the bounds that are reached, and reach no other. */
+/** Of a measure: less than this is no help, however near the bound. Common practice. */
+const HELPS = 0.08;
+
+/** Supports that take away at least one of the bounds that are reached, by more than a hair. */
 function aidsThatHelp(option: Option, plain: readonly Hit[], asking: Asking): Helping[] {
   return fittingAids(option).flatMap((id) => {
+    const asked = askedBy(option, { aids: [id], smaller: false });
     const left = judge(option, [id], false, asking);
-    return left && isLess(left, plain) ? [{ ids: [id], left }] : [];
+    if (!asked || !left || !isLess(left, plain)) return [];
+    const eased = plain.filter(
+      (hit) => !left.some((still) => isSame(still, hit) && RANK[still.effect] >= RANK[hit.effect]),
+    );
+    const helps = eased.some(
+      (hit) => eases(id, hit) || amountLeft(asked, hit) <= (hit.value ?? 0) * (1 - HELPS),
+    );
+    return helps ? [{ ids: [id], left }] : [];
   });
+}
+
+function eases(id: AidId, { ask }: Hit): boolean {
+  return aidOf(id).eases?.some((eased) => eased === ask) ?? false;
+}
+
+/** Seconds are left by what is no longer asked in them. */
+function amountLeft(asked: Asked, { ask }: Hit): number {
+  if (isByClock(ask)) return asked.near.flat;
+  return amountOf(asked, ask as Timeless, 'either') ?? Infinity;
 }
 
 const RANK = { support: 1, limit: 1, avoid: 2 } as const;
@@ -192,11 +218,13 @@ function pairsOf(helping: readonly Helping[]): AidId[][] {
   );
 }
 
+function isSame(one: Hit, other: Hit): boolean {
+  return one.caution === other.caution && one.ask === other.ask;
+}
+
 /** True where something is reached in both. */
 function share(some: readonly Hit[], others: readonly Hit[]): boolean {
-  return some.some(({ caution, ask }) =>
-    others.some((other) => other.caution === caution && other.ask === ask),
-  );
+  return some.some((hit) => others.some((other) => isSame(other, hit)));
 }
 
 /** What is reached in this way; undefined where it can’t be done so. */

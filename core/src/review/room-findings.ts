@@ -74,11 +74,15 @@ function offerMore(item: { id: string }, all: number, offered: number[]): Repair
 function tooManyVersions({ rules, options, versionsAtOnce }: RoomInput): OpenFinding[] {
   return rules.worked.flatMap(({ item, exercise }): OpenFinding[] => {
     const versions = options.versions.get(item.id) ?? [];
-    if (versions.length <= versionsAtOnce) return [];
-    const busiest = versions
-      .flatMap(({ choice, people }) =>
-        choice.kind === 'option' ? [{ option: choice.option, count: people.length }] : [],
-      )
+    const ways = options.atOnce.get(item.id) ?? versions.length;
+    if (ways <= versionsAtOnce) return [];
+    const counts = new Map<number, number>();
+    for (const { choice, people } of versions) {
+      if (choice.kind !== 'option') continue;
+      counts.set(choice.option, (counts.get(choice.option) ?? 0) + people.length);
+    }
+    const busiest = [...counts]
+      .map(([option, count]) => ({ option, count }))
       .sort((a, b) => b.count - a.count)
       .slice(0, versionsAtOnce - 1)
       .map(({ option }) => option)
@@ -92,7 +96,7 @@ function tooManyVersions({ rules, options, versionsAtOnce }: RoomInput): OpenFin
         why: 'With more, some people are not seen and some options are never spoken.',
         key: `versions ${item.id}`,
         itemIds: [item.id],
-        sentence: `${exercise.name} would run in ${versions.length} ways at once; ${versionsAtOnce} can be cued.`,
+        sentence: `${exercise.name} would run in ${ways} ways at once; ${versionsAtOnce} can be cued.`,
         repairs: () =>
           busiest.length > 0
             ? [

@@ -22,6 +22,7 @@ import {
   palmsUp,
   seatBetweenHeels,
   seatRaised,
+  startsFartherOut,
 } from './change-pose.ts';
 
 export type AskedMeasure = WholeMeasure | SideMeasure;
@@ -78,6 +79,7 @@ export const AID_IDS = [
   'hand-on-wall',
   'knees-soft',
   'knees-together',
+  'stopper-out',
 ] as const;
 export type AidId = (typeof AID_IDS)[number];
 
@@ -107,6 +109,15 @@ export const AIDS: readonly Aid[] = [
     inEveryPose: true,
     eases: ['headRests'],
     leaves: { neckFree: 0 },
+  },
+  {
+    id: 'stopper-out',
+    name: 'carriage a notch farther out',
+    mark: 'stopper',
+    words: 'Set the stopper a notch farther out; the knees bend less at home.',
+    isTold: false,
+    props: [],
+    change: startsFartherOut,
   },
   {
     id: 'seat-raise',

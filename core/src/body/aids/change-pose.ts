@@ -126,6 +126,18 @@ export function onForearms(pose: FullPose): FullPose | undefined {
   };
 }
 
+/** Of stature: a notch of the stopper, and how far out a carriage still is at home. */
+const STOPPER = { notch: 0.08, home: 0.12 } as const;
+
+/** Feet on the bar, lying: the carriage begins farther from it. */
+export function startsFartherOut(pose: FullPose): FullPose | undefined {
+  const { machine } = pose;
+  if (!machine || machine.out > STOPPER.home || !isSupine(pose)) return undefined;
+  const isOnBarByFeet = BODY_SIDES.some((side) => pose[side].leg.foot?.includes('bar') ?? false);
+  if (!isOnBarByFeet) return undefined;
+  return { ...pose, machine: { ...machine, out: machine.out + STOPPER.notch } };
+}
+
 /** A plank from the knees. */
 export function kneesDown(pose: FullPose): FullPose | undefined {
   if (!isProneWay(pose) || !rests(pose, 'toes') || pose.machine) return undefined;

@@ -219,6 +219,13 @@ const OUT_TO_SIDE = 45;
 /** Sine of 60 degrees: a trunk rolled onto its side. */
 const ON_SIDE = 0.866;
 
+/** Of the weight, on a trunk that lies. */
+const LIES = 0.2;
+
+function liesOnFront({ chestUp, pressed }: SeenBody): boolean {
+  return chestUp < -LYING && pressed(['pelvis', 'waist', 'ribs']) > LIES;
+}
+
 /** The front of the knee, between those of thigh and shank, looks down. */
 function isOnKneecap(body: Body, side: BodySide): boolean {
   const { thigh, shank } = body[side];
@@ -274,7 +281,8 @@ export function bearing(seen: SeenBody, side: BodySide): Partial<Record<SideMeas
     elbows: pressed(['elbows'], side),
     toes: isOnToes(body, side) ? pressed(['feet', 'toes'], side) : 0,
     hipOutLifted: seen.down.includes(side) ? 0 : Math.max(0, hipOf(body, side).out),
-    kneecaps: isOnKneecap(body, side) ? pressed(['knees'], side) : 0,
+    // Under somebody who lies on the front a knee lies too, and is not knelt on.
+    kneecaps: isOnKneecap(body, side) && !liesOnFront(seen) ? pressed(['knees'], side) : 0,
     sideShoulder:
       onSide(body.highTurn) && under(limbs.shoulder, other.shoulder)
         ? pressed(['shoulders', 'upper arms'])

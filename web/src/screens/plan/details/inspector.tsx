@@ -211,8 +211,7 @@ function OptionList({ item, exercise }: { item: ExerciseItem; exercise: Exercise
   const offered = offeredOptions(item, exercise);
   const versions = analysis.options.versions.get(item.id) ?? [];
   const names = new Map(attendees.map(({ person }) => [person.id, person.name.split(' ')[0]]));
-  const whoDoes = (version: Version | undefined) =>
-    version?.people.map((id) => names.get(id) ?? id).join(', ');
+  const whoDoes = ({ people }: Version) => people.map((id) => names.get(id) ?? id).join(', ');
   const toggle = (number: number) => {
     const next = offered.includes(number)
       ? offered.filter((each) => each !== number)
@@ -228,7 +227,7 @@ function OptionList({ item, exercise }: { item: ExerciseItem; exercise: Exercise
       <ul className="divide-y divide-line border-y border-line">
         {exercise.options.map((option) => {
           const isOn = offered.includes(option.number);
-          const version = versions.find(
+          const doing = versions.filter(
             ({ choice }) => choice.kind === 'option' && choice.option === option.number,
           );
           return (
@@ -236,7 +235,7 @@ function OptionList({ item, exercise }: { item: ExerciseItem; exercise: Exercise
               key={option.number}
               exercise={exercise}
               option={option}
-              words={whoDoes(version) ?? option.change}
+              words={doing.length > 0 ? doing.map(whoDoes).join(', ') : option.change}
               isOn={isOn}
               isLast={isOn && offered.length === 1}
               toggle={toggle}
