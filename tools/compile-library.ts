@@ -1,12 +1,12 @@
+import { fork } from 'node:child_process';
+import { once } from 'node:events';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join, relative, resolve } from 'node:path';
 import { readExerciseFile } from '../core/src/formats/exercise/exercise-yaml.ts';
 import type { Exercise } from '../core/src/movement/exercise.ts';
-import { loadOf } from '../core/src/body/load/option-load.ts';
-import { skillOf } from '../core/src/body/load/option-skill.ts';
-import { measuredDemands } from '../core/src/people/demands.ts';
-import { writeAsked } from '../core/src/people/write-asked.ts';
 import { FAMILIES, MACHINES } from '../core/src/movement/vocabulary.ts';
+import type { Measured } from './measure-exercises.ts';
 
 /**
  * Reads library/exercises and writes one module of it for server, browser and command line.
@@ -61,7 +61,7 @@ if (faults.length > 0) {
 const exercises = read
   .map(({ exercise }) => exercise)
   .sort((one, other) => (placeOf(one) < placeOf(other) ? -1 : 1));
-writeFileSync(MODULE, moduleOf(exercises));
+writeFileSync(MODULE, moduleOf(exercises, await measureAll(exercises)));
 writeFileSync(
   MODULE.replace('.js', '.d.ts'),
   `import type { Exercise } from '@wrenfern/core/movement/exercise';
@@ -77,8 +77,30 @@ export const asked: readonly (readonly WrittenAsked[])[];
 );
 console.log(`${exercises.length} exercises`);
 
+/** It takes half a minute of one processor: shared out to all there are. */
+async function measureAll(all: readonly Exercise[]): Promise<Map<string, Measured>> {
+  const MOST_WORKERS = 4;
+  const workers = Math.min(availableParallelism(), MOST_WORKERS);
+  const shares = Array.from({ length: workers }, (_, worker) =>
+    measureIn(all.filter((__, index) => index % workers === worker)),
+  );
+  return new Map((await Promise.all(shares)).flat().map((each) => [each.slug, each]));
+}
+
+async function measureIn(share: readonly Exercise[]): Promise<Measured[]> {
+  const child = fork(join(import.meta.dirname, 'measure-exercises.ts'));
+  const answered = once(child, 'message') as Promise<[Measured[]]>;
+  const failed = once(child, 'exit').then(([code]) => {
+    throw new Error(`the body model stopped with ${String(code)}`);
+  });
+  child.send(share);
+  const [measured] = await Promise.race([answered, failed]);
+  child.disconnect();
+  return measured;
+}
+
 /** The module as text. What stands in several places (a set of springs, an arm, a prop) is written once. */
-function moduleOf(value: readonly Exercise[]): string {
+function moduleOf(value: readonly Exercise[], measures: ReadonlyMap<string, Measured>): string {
   const SHORTEST_SHARED = 20;
   const times = new Map<string, number>();
   const count = (part: unknown): void => {
@@ -112,17 +134,8 @@ function moduleOf(value: readonly Exercise[]): string {
     '// Written by tools/compile-library.ts from library/exercises, each checked against its schema.',
     ...lines,
     `export const exercises=${whole};`,
-    // What the body model sees takes seconds for all of them: worked out here, once.
-    `export const measured=${JSON.stringify(
-      value.map((exercise) =>
-        exercise.options.map((option) => [
-          loadOf(option),
-          skillOf(exercise, option),
-          ...measuredDemands(option),
-        ]),
-      ),
-    )};`,
-    `export const asked=${JSON.stringify(value.map(({ options }) => options.map(writeAsked)))};`,
+    `export const measured=${JSON.stringify(value.map(({ slug }) => measures.get(slug)?.measured))};`,
+    `export const asked=${JSON.stringify(value.map(({ slug }) => measures.get(slug)?.asked))};`,
     '',
   ].join('\n');
 }
