@@ -349,6 +349,23 @@ describe('what is chosen', () => {
     );
   });
 
+  it('keeps to what somebody would rather not do, and says so', () => {
+    const person = Person.parse({ id: 'p', name: 'P', level: 1, ratherNot: ['kneeling'] });
+    const kneeling = builtInExercises.filter(({ options: [first] }) =>
+      first ? (amounts(first)('kneecaps') ?? 0) > 0.2 : false,
+    );
+    expect(kneeling.length).toBeGreaterThan(10);
+    for (const exercise of kneeling) {
+      const choice = chooseOption({ person }, item(exercise.slug), builtInCatalogue, DAY, SCHOOL);
+      const asks = choice.reasons.filter((reason) => reason.code === 'asks');
+      expect(asks.map((reason) => explainReason(reason, exercise)).join(' ')).toContain(
+        'Rather no kneeling',
+      );
+      const aids = choice.kind === 'rest' ? [] : (choice.how?.aids ?? []);
+      expect(aids).not.toContain('knee-pad');
+    }
+  });
+
   it('is the same each time, and its words on a shared screen name no condition', () => {
     fc.assert(
       fc.property(exercises, levels, entries, (exercise, level, cautions) => {

@@ -4,11 +4,13 @@ import type { Option } from '../movement/exercise.ts';
 import { amountOf, type Asked } from './asked.ts';
 import type { Ask, AskSide } from './asks.ts';
 import type { CautionId } from './cautions/cautions.ts';
+import type { RatherNot } from './rather-not.ts';
 import type { Restriction } from './restrictions.ts';
 
 /** A bound that a way of doing something reaches. */
 export interface Hit {
   caution?: CautionId;
+  wish?: RatherNot;
   ask: Ask;
   /** Left out where it is not known: then it is avoided. */
   value?: number;
@@ -58,13 +60,14 @@ export function hitsOf(
 }
 
 function hit(
-  { ask, caution, smallerIsNoWayOut }: Restriction,
+  { ask, caution, wish, smallerIsNoWayOut }: Restriction,
   value: number | undefined,
   bound: number,
   effect: Hit['effect'],
 ): Hit {
   return {
     ...(caution === undefined ? {} : { caution }),
+    ...(wish === undefined ? {} : { wish }),
     ask,
     ...(value === undefined ? {} : { value }),
     bound,

@@ -3,6 +3,7 @@ import { Id } from '../movement/ids.ts';
 import { Depth, FOUNDATIONS, OptionNumber, SLUG } from '../movement/vocabulary.ts';
 import { CAUTION_IDS } from './cautions/cautions.ts';
 import { ASKS } from './asks.ts';
+import { RatherNot } from './rather-not.ts';
 import { renewCaution } from './renew-caution.ts';
 
 const date = z.iso.date('write the date as year-month-day');
@@ -66,6 +67,17 @@ export const Person = z.strictObject({
   cautions: z.array(CautionEntry).max(20).default([]),
   /** The day on which they agreed that this is kept. */
   consentOn: date.optional(),
+  /** How the name is said. */
+  saidAs: z.string().trim().min(1).max(80, 'at most 80 letters').optional(),
+  /** Whom to call. */
+  emergency: z
+    .strictObject({
+      name: z.string().trim().min(1, 'say whom').max(80, 'at most 80 letters'),
+      phone: z.string().trim().min(3, 'give a number').max(40, 'at most 40 letters'),
+    })
+    .optional(),
+  /** What they would rather not do, whatever they could. */
+  ratherNot: z.array(RatherNot).max(20).optional(),
   note: z.string().max(2000).default(''),
 });
 export type Person = z.infer<typeof Person>;

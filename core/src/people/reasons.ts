@@ -4,13 +4,15 @@ import type { Position } from '../movement/vocabulary.ts';
 import { askWords, unitOf, type Ask } from './asks.ts';
 import { cautionOf, type CautionId } from './cautions/cautions.ts';
 import { landmarkOf } from './landmarks.ts';
+import { ratherNotOf, type RatherNot } from './rather-not.ts';
 
 /** Why an option was chosen, changed or passed over; data first, said by `explainReason`. */
 export type Reason =
   | {
       code: 'asks';
-      /** Left out where it is for nobody. */
+      /** Left out where it is a wish, or for nobody. */
       caution?: CautionId;
+      wish?: RatherNot;
       ask: Ask;
       /** Left out where it is not known. */
       value?: number;
@@ -80,10 +82,11 @@ const EFFECT_WORDS = {
 } as const;
 
 function explainAsk(
-  { caution, ask, value, bound, effect, option }: Extract<Reason, { code: 'asks' }>,
+  { caution, wish, ask, value, bound, effect, option }: Extract<Reason, { code: 'asks' }>,
   name: string,
 ): string {
-  const who = caution === undefined ? 'For nobody' : cautionOf(caution).name;
+  const own = wish === undefined ? 'For nobody' : `Rather ${ratherNotOf(wish).name}`;
+  const who = caution === undefined ? own : cautionOf(caution).name;
   if (value === undefined) {
     return `${who}: how much ${askWords(ask)} option ${option} (${name}) asks is not known, so it is left out.`;
   }

@@ -4,11 +4,14 @@ import { isSideAsk, unitOf, type Ask } from './asks.ts';
 import type { Bound, Caution, Stage } from './cautions/caution.ts';
 import { cautionOf, type CautionId } from './cautions/cautions.ts';
 import { cautionsOn, type CautionEntry, type Person } from './person.ts';
+import { ratherNotOf, type RatherNot } from './rather-not.ts';
 
 /** A bound that is in force for somebody, with the caution that it comes from. */
 export interface Restriction extends Bound {
   /** Left out where it holds for everybody. */
   caution?: CautionId;
+  /** What they would rather not do, where it comes from that. */
+  wish?: RatherNot;
   /** The side it is about; either where that is not known, or where the measure has none. */
   side: BodySide | 'either';
 }
@@ -27,13 +30,16 @@ const DRAWN = { later: 2, nextToStraight: 10, right: 90 } as const;
 const NEAR = 0.9;
 
 export interface Restricted {
-  person: Pick<Person, 'cautions'>;
+  person: Pick<Person, 'cautions' | 'ratherNot'>;
   /** Cautions of today only, added to those in the record. */
   today?: readonly CautionEntry[] | undefined;
 }
 
 /** Every entry of a record that is in force on a day (year-month-day), and those of today only. */
-export function entriesOn({ person, today = [] }: Restricted, day: string): CautionEntry[] {
+export function entriesOn(
+  { person, today = [] }: Pick<Restricted, 'today'> & { person: Pick<Person, 'cautions'> },
+  day: string,
+): CautionEntry[] {
   return [...cautionsOn(person, day), ...today];
 }
 
@@ -46,7 +52,12 @@ export function restrictionsOf(who: Restricted, day: string): Restriction[] {
       side: isSideAsk(bound.ask) ? (entry.side ?? 'either') : 'either',
     })),
   );
-  return [...FOR_EVERYBODY, ...own];
+  const wished = (who.person.ratherNot ?? []).map((wish): Restriction => ({
+    ...asDrawn(ratherNotOf(wish).bound),
+    wish,
+    side: 'either',
+  }));
+  return [...FOR_EVERYBODY, ...own, ...wished];
 }
 
 /** What a caution says of somebody whose entry this is: by stage, gate and way, less what was released. */

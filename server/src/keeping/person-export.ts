@@ -1,5 +1,7 @@
 import { Op } from 'sequelize';
 import { escapeXml } from '@wrenfern/core/body/figure/escape-xml';
+import { listWords } from '@wrenfern/core/movement/words';
+import { ratherNotOf } from '@wrenfern/core/people/rather-not';
 import { cautionWords } from '@wrenfern/core/formats/csv/caution-cell';
 import { cautionOf } from '@wrenfern/core/people/cautions/cautions';
 import { Booking, ClassEvent, ClassRow, type PersonRow } from '../db/models.ts';
@@ -53,6 +55,17 @@ export async function collectPerson(row: PersonRow) {
   };
 }
 
+/** How the name is said, whom to call, what they would rather not do. */
+function aboutPerson({ saidAs, emergency, ratherNot = [] }: PersonEverything): string {
+  return [
+    ...(saidAs ? [`Said as ${saidAs}.`] : []),
+    ...(emergency ? [`In an emergency call ${emergency.name}, ${emergency.phone}.`] : []),
+    ...(ratherNot.length > 0
+      ? [`Would rather: ${listWords(ratherNot.map((id) => ratherNotOf(id).name))}.`]
+      : []),
+  ].join(' ');
+}
+
 /** The same for a reader: one page without scripts. */
 export function writePersonPage(person: PersonEverything): string {
   const cautions = person.cautions.map((entry) => cautionWords(entry).join(', '));
@@ -73,6 +86,7 @@ export function writePersonPage(person: PersonEverything): string {
     `<h1>${escapeXml(person.name)}</h1>`,
     `<p>All that Wrenfern keeps about this person. Kept since ${person.since.slice(0, 10)}.</p>`,
     `<p>Usual option: ${person.level}. Note: ${escapeXml(person.note) || 'none'}.</p>`,
+    `<p>${escapeXml(aboutPerson(person))}</p>`,
     `<h2>Cautions</h2>${list(cautions)}`,
     `<h2>Classes (times in UTC)</h2>${list(classes)}`,
     '</html>',

@@ -40,7 +40,14 @@ export function CheckInCard({ lesson, booked, changes, refused }: CardProps) {
       )}
     >
       <div className="flex flex-wrap items-center gap-2">
-        <h2 className="min-w-0 flex-1 text-xl leading-tight">{booked.person.name}</h2>
+        <h2 className="min-w-0 flex-1 text-xl leading-tight">
+          {booked.person.name}
+          {booked.person.saidAs ? (
+            <span className="block font-text text-base font-normal text-soft">
+              {booked.person.saidAs}
+            </span>
+          ) : null}
+        </h2>
         <Button
           look={came === 'here' ? 'main' : 'plain'}
           className="min-h-11"

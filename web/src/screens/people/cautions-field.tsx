@@ -5,14 +5,14 @@ import { cautionOf } from '@wrenfern/core/people/cautions/cautions';
 import { Button } from '../../parts/button.tsx';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
 import { FindCaution } from '../../parts/find-caution.tsx';
-import { bareLine, type RecordForm } from './record-values.ts';
+import { bareLine, type RecordFormState } from './record-values.ts';
 import { ReleasesField } from './releases-field.tsx';
 
 /** As many as a record holds. */
 const MOST_CAUTIONS = 20;
 
 interface CautionsProps {
-  form: RecordForm;
+  form: RecordFormState;
 }
 
 export function CautionsField({ form }: CautionsProps) {

@@ -1,20 +1,22 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useForm, type UseFormReturn } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
 import { z } from 'zod';
 import { FOUNDATIONS } from '@wrenfern/core/movement/vocabulary';
 import { DEPTH_WORDS, FOUNDATION_WORDS } from '@wrenfern/core/movement/words';
+import { RATHER_NOT, type RatherNot } from '@wrenfern/core/people/rather-not';
 import { PersonBody, RevisedPerson } from '@wrenfern/contract/people';
 import { readAnswer, request, sentenceOf } from '../../data/request.ts';
 import { saveMerged } from '../../data/save-merged.ts';
 import { Button } from '../../parts/button.tsx';
+import { ToggleChip } from '../../parts/chip.tsx';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
 import { FormError } from '../../parts/form-error.tsx';
 import { CautionsField } from './cautions-field.tsx';
 import { GivePerson, RemovePerson } from './give-or-remove.tsx';
-import { recordOf, valuesOf, type RecordValues } from './record-values.ts';
+import { recordOf, valuesOf, type RecordFormState, type RecordValues } from './record-values.ts';
 
 const LEVELS = [
   { value: 1, name: 'most supported' },
@@ -22,8 +24,6 @@ const LEVELS = [
   { value: 3, name: 'practised' },
   { value: 4, name: 'fullest' },
 ] as const;
-
-type RecordFormState = UseFormReturn<RecordValues, unknown, PersonBody>;
 
 /** Reads the fields as the server will: what it would refuse is said beside the field. */
 function schemaOf(usualOptions: PersonBody['usualOptions']) {
@@ -118,6 +118,12 @@ function WhoFields({ form }: { form: RecordFormState }) {
   return (
     <>
       <TextField label="Name" error={errors.name?.message} {...form.register('name')} />
+      <TextField
+        label="Said as"
+        placeholder="how the name sounds"
+        error={errors.saidAs?.message}
+        {...form.register('saidAs')}
+      />
       <Field label="Usual option" hint="Where this person starts when nothing else is known.">
         {(named) => (
           <select
@@ -145,6 +151,20 @@ function WhoFields({ form }: { form: RecordFormState }) {
           </select>
         )}
       </Field>
+      <RatherNots form={form} />
+      <div className="grid gap-3 sm:grid-cols-2">
+        <TextField
+          label="In an emergency call"
+          error={errors.emergency?.name?.message}
+          {...form.register('emergency.name')}
+        />
+        <TextField
+          label="Their number"
+          type="tel"
+          error={errors.emergency?.phone?.message}
+          {...form.register('emergency.phone')}
+        />
+      </div>
       <Field label="Note" error={errors.note?.message}>
         {(named) => (
           <textarea {...named} rows={4} {...form.register('note')} className={inputClass} />
@@ -158,6 +178,27 @@ function WhoFields({ form }: { form: RecordFormState }) {
         {...form.register('consentOn')}
       />
     </>
+  );
+}
+
+/** Wishes that are kept to like cautions. */
+function RatherNots({ form }: { form: RecordFormState }) {
+  const chosen = form.watch('ratherNot');
+  const toggle = (id: RatherNot, on: boolean) =>
+    form.setValue('ratherNot', on ? [...chosen, id] : chosen.filter((each) => each !== id), {
+      shouldDirty: true,
+    });
+  return (
+    <fieldset>
+      <legend className="mb-1 font-semibold">Would rather</legend>
+      <div className="flex flex-wrap gap-2">
+        {RATHER_NOT.map(({ id, name }) => (
+          <ToggleChip key={id} on={chosen.includes(id)} onChange={(on) => toggle(id, on)}>
+            {name}
+          </ToggleChip>
+        ))}
+      </div>
+    </fieldset>
   );
 }
 

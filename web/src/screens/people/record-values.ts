@@ -1,5 +1,6 @@
 import { FOUNDATIONS, type Foundation } from '@wrenfern/core/movement/vocabulary';
 import type { CautionId } from '@wrenfern/core/people/cautions/cautions';
+import type { RatherNot } from '@wrenfern/core/people/rather-not';
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 import type { PersonBody } from '@wrenfern/contract/people';
 import type { UseFormReturn } from 'react-hook-form';
@@ -36,12 +37,15 @@ export interface RecordValues {
   consentOn: string;
   level: number;
   springs: '' | 'lighter' | 'heavier';
+  saidAs: string;
+  emergency: { name: string; phone: string };
+  ratherNot: RatherNot[];
   note: string;
   cautions: CautionLine[];
   holds: Record<Foundation, number>;
 }
 
-export type RecordForm = UseFormReturn<RecordValues, unknown, PersonBody>;
+export type RecordFormState = UseFormReturn<RecordValues, unknown, PersonBody>;
 
 /** A caution of which nothing more is known. */
 export function bareLine(caution: CautionId): CautionLine {
@@ -108,6 +112,9 @@ export function valuesOf(person: Person | undefined): RecordValues {
     consentOn: person?.consentOn ?? '',
     level: person?.level ?? 2,
     springs: person?.springs ?? '',
+    saidAs: person?.saidAs ?? '',
+    emergency: person?.emergency ?? { name: '', phone: '' },
+    ratherNot: person?.ratherNot ?? [],
     note: person?.note ?? '',
     cautions: (person?.cautions ?? []).map(lineOf),
     holds: Object.fromEntries(
@@ -127,6 +134,11 @@ export function recordOf(
     ...(values.consentOn ? { consentOn: values.consentOn } : {}),
     level: values.level,
     ...(values.springs ? { springs: values.springs } : {}),
+    ...(values.saidAs.trim() ? { saidAs: values.saidAs } : {}),
+    ...(values.emergency.name.trim() || values.emergency.phone.trim()
+      ? { emergency: values.emergency }
+      : {}),
+    ...(values.ratherNot.length > 0 ? { ratherNot: values.ratherNot } : {}),
     note: values.note,
     usualOptions,
     cautions: values.cautions.map(entryOf),

@@ -5,7 +5,7 @@ import type { Caution } from '@wrenfern/core/people/cautions/caution';
 import { asksOfCaution } from '@wrenfern/core/people/cautions/asks-of-caution';
 import { Button } from '../../parts/button.tsx';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
-import type { RecordForm } from './record-values.ts';
+import type { RecordFormState } from './record-values.ts';
 
 /** As many as an entry holds. */
 const MOST_RELEASES = 20;
@@ -16,7 +16,7 @@ export function ReleasesField({
   index,
   caution,
 }: {
-  form: RecordForm;
+  form: RecordFormState;
   index: number;
   caution: Caution;
 }) {
