@@ -3,23 +3,13 @@ import type { Exercise } from '../movement/exercise.ts';
 import type { Position } from '../movement/vocabulary.ts';
 import { askWords, unitOf, type Ask } from './asks.ts';
 import { cautionOf, type CautionId } from './cautions/cautions.ts';
+import type { Hit } from './hits.ts';
 import { landmarkOf } from './landmarks.ts';
-import { ratherNotOf, type RatherNot } from './rather-not.ts';
+import { ratherNotOf } from './rather-not.ts';
 
 /** Why an option was chosen, changed or passed over; data first, said by `explainReason`. */
 export type Reason =
-  | {
-      code: 'asks';
-      /** Left out where it is a wish, or for nobody. */
-      caution?: CautionId;
-      wish?: RatherNot;
-      ask: Ask;
-      /** Left out where it is not known. */
-      value?: number;
-      bound: number;
-      effect: 'avoid' | 'limit' | 'support';
-      option: number;
-    }
+  | ({ code: 'asks'; option: number } & Omit<Hit, 'smallerIsNoWayOut'>)
   | { code: 'support'; aid: AidId }
   | { code: 'smaller'; ask: Ask }
   | { code: 'fewer'; share: number }

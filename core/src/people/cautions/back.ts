@@ -17,6 +17,11 @@ const ROUNDING_OUT: readonly Bound[] = [
   NO_LOADED_ROUNDING,
   never('loadedTurn', ANY.degrees),
 ];
+const NO_LOADED_BEND: readonly Bound[] = [
+  NO_LOADED_ROUNDING,
+  never('loadedTurn', ANY.degrees),
+  never('loadedSide', ANY.degrees),
+];
 const NO_ARCH: readonly Bound[] = [between('arch low', 5, 15)];
 const CLINICIAN_SAYS = 'whoever treats it says so, and it stays easy in two classes';
 const URGENT = 'numb between the legs, bladder or bowel changed, a leg gone weak: urgent help';
@@ -51,12 +56,7 @@ export const BACK = [
     group: 'back',
     plain: 'compression disc fracture',
     says: 'No bend that carries weight, no jumping; not long upright.',
-    bounds: [
-      NO_LOADED_ROUNDING,
-      never('loadedTurn', ANY.degrees),
-      never('loadedSide', ANY.degrees),
-      avoid('impact', ANY.flag),
-    ],
+    bounds: [...NO_LOADED_BEND, avoid('impact', ANY.flag)],
     stop: URGENT,
     againWhen: CLINICIAN_SAYS,
     source: PRACTICE,
@@ -204,9 +204,7 @@ export const BACK = [
     plain: 'low bone density brittle thin bones',
     says: 'No loaded or end-range rounding, turning or side-bending; nothing rolled or upside down. Hinge, balance, stand.',
     bounds: [
-      NO_LOADED_ROUNDING,
-      never('loadedTurn', ANY.degrees),
-      never('loadedSide', ANY.degrees),
+      ...NO_LOADED_BEND,
       avoid('roundSum', 20),
       avoid('turn low', 12),
       avoid('backEnd', 0.85),
