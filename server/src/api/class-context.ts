@@ -72,7 +72,13 @@ export function shownTo({ role }: Member, booked: readonly Booked[]): Booked[] {
   if (role === 'reader') return [];
   if (role !== 'cover') return [...booked];
   const ask = (entries: CautionEntry[]) =>
-    entries.map((entry) => ({ ...entry, note: ASK, clearedBy: '' }));
+    entries.map(({ releases, ...entry }) => ({
+      ...entry,
+      note: ASK,
+      clearedBy: '',
+      // What is released holds for the options; who said so is the person's to say.
+      ...(releases ? { releases: releases.map((release) => ({ ...release, by: ASK })) } : {}),
+    }));
   return booked.map((each) => ({
     ...each,
     person: { ...each.person, note: ASK, cautions: ask(each.person.cautions) },

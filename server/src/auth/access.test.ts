@@ -320,7 +320,14 @@ describe('a cover', () => {
     const [handed, other] = [await makeClass(mine, 'Handed'), await makeClass(mine, 'Other')];
     const personId = await makePerson(mine, 'Bram', {
       note: 'lives alone',
-      cautions: [{ caution: 'wrist', note: 'since the fall', clearedBy: 'Dr Who' }],
+      cautions: [
+        {
+          caution: 'wrist',
+          note: 'since the fall',
+          clearedBy: 'Dr Who',
+          releases: [{ ask: 'wrist', by: 'Dr Who', on: '2026-11-01', upTo: 0.2 }],
+        },
+      ],
     });
     const booked = { revision: 1, personIds: [personId] };
     await mine.agent.put(`/api/classes/${handed}/attendees`).send(booked).expect(200);
@@ -336,7 +343,9 @@ describe('a cover', () => {
     expect(person).toMatchObject({
       name: 'Bram',
       note: 'ask',
-      cautions: [{ caution: 'wrist', note: 'ask', clearedBy: '' }],
+      cautions: [
+        { caution: 'wrist', note: 'ask', clearedBy: '', releases: [{ by: 'ask', upTo: 0.2 }] },
+      ],
     });
     expect(JSON.stringify(lesson.body)).not.toMatch(/lives alone|since the fall|Dr Who/);
   });
