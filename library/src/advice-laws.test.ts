@@ -582,6 +582,14 @@ describe('the whole class', () => {
     );
   });
 
+  it('counts lying flat in one go, not exercise by exercise: late in pregnancy none of it', () => {
+    const row = ['breath-three-way', 'pelvic-tilt', 'knee-fold', 'inner-thigh-squeeze'];
+    const late: CautionEntry[] = [{ caution: 'pregnancy', weeks: 30, clearedBy: '', note: '' }];
+    expect(verdict(row, []).sums.flatOnceS).toBeGreaterThan(60);
+    expect(verdict(row, late).sums.flatOnceS).toBeLessThan(60);
+    expect(verdict(['clam', 'cat-small'], late).changes).toBe(0);
+  });
+
   it('sums what its items sum to', () => {
     fc.assert(
       fc.property(classes, (slugs) => {
