@@ -1,6 +1,6 @@
 import { analyse, type ClassContext } from '@wrenfern/core';
 import { CAUTION_IDS } from '@wrenfern/core/people/cautions/cautions';
-import type { Attendee } from '@wrenfern/core/people/choose-option';
+import type { Attendee } from '@wrenfern/core/people/attendee';
 import { chooseOptions } from '@wrenfern/core/people/choose-options';
 import { Person } from '@wrenfern/core/people/person';
 import { Plan } from '@wrenfern/core/plan/plan';

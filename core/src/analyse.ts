@@ -14,7 +14,7 @@ import { missingFindings } from './review/missing-findings.ts';
 import { roomFindings } from './review/room-findings.ts';
 import { timeFindings } from './review/time-findings.ts';
 import { thoseWhoCome } from './people/came.ts';
-import type { Attendee } from './people/choose-option.ts';
+import type { Attendee } from './people/attendee.ts';
 import { chooseOptions, VERSIONS_AT_ONCE, type OptionsPlan } from './people/choose-options.ts';
 import { timePlan, type TimingContext } from './plan/timing/time-plan.ts';
 import type { Timeline } from './plan/timing/timeline.ts';

@@ -8,7 +8,9 @@ import { SIDE_ASKS, WHOLE_ASKS, type Timeless } from '@wrenfern/core/people/asks
 import { CAUTION_IDS, cautionOf, type CautionId } from '@wrenfern/core/people/cautions/cautions';
 import type { Caution } from '@wrenfern/core/people/cautions/caution';
 import type { Choice } from '@wrenfern/core/people/choice';
-import { chooseOption, memberOn, offerItem } from '@wrenfern/core/people/choose-option';
+import { memberOn } from '@wrenfern/core/people/attendee';
+import { chooseOption } from '@wrenfern/core/people/choose-option';
+import { offerItem } from '@wrenfern/core/people/offered-item';
 import { chooseOptions } from '@wrenfern/core/people/choose-options';
 import { classVerdicts } from '@wrenfern/core/people/class-verdict';
 import { hitsOf, NO_CLOCK } from '@wrenfern/core/people/hits';
@@ -202,6 +204,10 @@ describe('what is chosen', () => {
       fc.property(exercises, levels, entries, ({ slug }, level, cautions) => {
         const choice = choose(slug, level, cautions);
         const { dose } = offerItem(item(slug), SCHOOL, builtInCatalogue);
+        // A stand-in has sides of its own, whichever side of the exercise it is done for.
+        for (const each of both(choice).filter(({ kind }) => kind === 'swap')) {
+          expect(avoidedIn(each, slug, cautions, 'both ways')).toEqual([]);
+        }
         if (dose.sides === 'each' && choice.onLeft) {
           expect(avoidedIn(choice, slug, cautions, 'as drawn')).toEqual([]);
           expect(avoidedIn(choice.onLeft, slug, cautions, 'mirrored')).toEqual([]);

@@ -4,7 +4,7 @@ import type { Dose } from '../movement/dose.ts';
 import { optionOf, type Exercise } from '../movement/exercise.ts';
 import type { Rule } from '../review/rule.ts';
 import { newItem } from '../review/running-order.ts';
-import type { Attendee } from '../people/choose-option.ts';
+import type { Attendee } from '../people/attendee.ts';
 import { chooseOptions, VERSIONS_AT_ONCE } from '../people/choose-options.ts';
 import type { ExerciseItem, Plan } from '../plan/plan.ts';
 import type { SchoolRules } from '../plan/school.ts';

@@ -1,19 +1,9 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
-import {
-  bestOf,
-  chooseAmong,
-  likenessOf,
-  memberOn,
-  offerItem,
-  otherwiseOf,
-  standingOf,
-  versionKey,
-  type Attendee,
-  type GroupMember,
-  type OfferedItem,
-  type Standing,
-} from './choose-option.ts';
+import { memberOn, type Attendee, type GroupMember } from './attendee.ts';
+import { chooseAmong, otherwiseOf } from './choose-option.ts';
+import { offerItem, type OfferedItem } from './offered-item.ts';
+import { bestOf, likenessOf, standingOf, versionKey, type Standing } from './standing.ts';
 import type { Choice } from './choice.ts';
 import { lyingRuns } from './lying-runs.ts';
 import type { Reason } from './reasons.ts';

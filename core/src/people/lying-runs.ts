@@ -1,6 +1,6 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
-import { clockOf } from './choose-option.ts';
+import { clockOf } from './offered-item.ts';
 
 /** Seconds of work that a class lies on its back in one go, by the items that lie there. */
 export function lyingRuns(plan: Plan, catalogue: Catalogue): Map<string, number> {

@@ -1,5 +1,5 @@
 import type { Foundation } from '../movement/vocabulary.ts';
-import type { Attendee } from '../people/choose-option.ts';
+import type { Attendee } from '../people/attendee.ts';
 import { restrictionsOf } from '../people/restrictions.ts';
 
 /** What the people who come bring along, as far as the order of a class depends on it. */

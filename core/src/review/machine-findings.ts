@@ -5,7 +5,7 @@ import {
   type Gear,
   type Springs,
 } from '../movement/gear.ts';
-import type { Attendee } from '../people/choose-option.ts';
+import type { Attendee } from '../people/attendee.ts';
 import type { GearBlock } from '../room/gear-blocks.ts';
 import { springName, springsOwned, springsShort, type Machines } from '../room/machines.ts';
 import type { OpenFinding, Repair, RuleContext, Worked } from './rule.ts';

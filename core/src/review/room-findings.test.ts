@@ -4,7 +4,7 @@ import { applyEdit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';
 import { Person } from '../people/person.ts';
 import type { HandChoice } from '../people/choice.ts';
-import type { Attendee } from '../people/choose-option.ts';
+import type { Attendee } from '../people/attendee.ts';
 import { makeCatalogue, makeExercise } from '../testing/make-exercise.ts';
 import { makePlan } from '../testing/make-plan.ts';
 import type { Cupboard } from '../room/props.ts';

@@ -1,5 +1,5 @@
 import { listWords, PROP_WORDS } from '../movement/words.ts';
-import type { Attendee } from '../people/choose-option.ts';
+import type { Attendee } from '../people/attendee.ts';
 import type { OptionsPlan } from '../people/choose-options.ts';
 import { applyEdit } from '../plan/edits.ts';
 import { offeredOptions, type Plan } from '../plan/plan.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { createCatalogue } from '../movement/catalogue.ts';
-import type { Attendee } from '../people/choose-option.ts';
+import type { Attendee } from '../people/attendee.ts';
 import { chooseOptions } from '../people/choose-options.ts';
 import { Person } from '../people/person.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';

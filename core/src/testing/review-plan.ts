@@ -2,7 +2,7 @@ import type { Catalogue } from '../movement/catalogue.ts';
 import { groupOf } from '../review/group.ts';
 import { reviewOrder } from '../review/review.ts';
 import type { OpenFinding } from '../review/rule.ts';
-import type { Attendee } from '../people/choose-option.ts';
+import type { Attendee } from '../people/attendee.ts';
 import { applyEdit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';

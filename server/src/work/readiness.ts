@@ -1,7 +1,7 @@
 import { analyse } from '@wrenfern/core/analyse';
 import { createCatalogue, type Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
-import type { Attendee } from '@wrenfern/core/people/choose-option';
+import type { Attendee } from '@wrenfern/core/people/attendee';
 import type { OptionsPlan } from '@wrenfern/core/people/choose-options';
 import { classVerdicts, isRefused, sayVerdict } from '@wrenfern/core/people/class-verdict';
 import type { Plan } from '@wrenfern/core/plan/plan';

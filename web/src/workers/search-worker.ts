@@ -13,7 +13,7 @@ import {
   type OrderProgress,
   type OrderResult,
 } from '@wrenfern/core/search/order-plan';
-import type { Attendee } from '@wrenfern/core/people/choose-option';
+import type { Attendee } from '@wrenfern/core/people/attendee';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import type { TimingContext } from '@wrenfern/core/plan/timing/time-plan';
 import { builtInExercises } from '@wrenfern/library';

@@ -1,0 +1,37 @@
+import type { Came } from './came.ts';
+import type { CautionId } from './cautions/cautions.ts';
+import type { HandChoice } from './choice.ts';
+import type { CautionEntry, Person } from './person.ts';
+import { entriesOn, restrictionsOf, type Restriction } from './restrictions.ts';
+
+/** Somebody who comes to this class. */
+export interface Attendee {
+  person: Person;
+  /** Cautions of today only, added to those in the record. */
+  today?: readonly CautionEntry[];
+  /** By item id. */
+  byHand?: Readonly<Record<string, HandChoice>>;
+  came?: Came | undefined;
+}
+
+/** An attendee with all that is in force for them on the day, worked out once. */
+export interface GroupMember {
+  attendee: Attendee;
+  restrictions: readonly Restriction[];
+  cautions: readonly CautionId[];
+}
+
+const MEMBERS = new WeakMap<Attendee, { day: string; member: GroupMember }>();
+
+/** Worked out once while somebody's record stays the same object. */
+export function memberOn(attendee: Attendee, day: string): GroupMember {
+  const known = MEMBERS.get(attendee);
+  if (known?.day === day) return known.member;
+  const member: GroupMember = {
+    attendee,
+    restrictions: restrictionsOf(attendee, day),
+    cautions: entriesOn(attendee, day).map(({ caution }) => caution),
+  };
+  MEMBERS.set(attendee, { day, member });
+  return member;
+}
