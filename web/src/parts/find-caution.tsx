@@ -3,6 +3,7 @@ import { CAUTION_GROUPS } from '@wrenfern/core/people/cautions/caution';
 import type { CautionId } from '@wrenfern/core/people/cautions/cautions';
 import { searchCautions } from '@wrenfern/core/people/cautions/search-cautions';
 import { inputClass } from './field.tsx';
+import { PickList } from './pick-list.tsx';
 
 /** As many as are read at a glance. */
 const SHOWN = 8;
@@ -44,22 +45,14 @@ export function FindCaution({ label, disabled = false, onPick }: FindCautionProp
         }}
         className={inputClass}
       />
-      {found.length > 0 ? (
-        <ul className="flex flex-col overflow-hidden rounded-xl border border-line bg-leaf">
-          {found.map((caution) => (
-            <li key={caution.id}>
-              <button
-                type="button"
-                onClick={() => pick(caution.id)}
-                className="flex min-h-11 w-full flex-col items-start px-3 py-1.5 text-left hover:bg-mist"
-              >
-                <span className="font-semibold">{caution.name}</span>
-                <span className="text-[0.8125rem] text-soft">{CAUTION_GROUPS[caution.group]}</span>
-              </button>
-            </li>
-          ))}
-        </ul>
-      ) : null}
+      <PickList
+        choices={found.map(({ id: key, name, group }) => ({
+          key,
+          name,
+          about: CAUTION_GROUPS[group],
+        }))}
+        onPick={pick}
+      />
       {words.trim().length > 1 && found.length === 0 ? (
         <p role="status" className="text-[0.8125rem] text-soft">
           Nothing like that: write it as a note, and ask a clinician what to leave out.

@@ -12,6 +12,7 @@ import { usePeople } from '../../data/use-people.ts';
 import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 import { TextField } from '../../parts/field.tsx';
+import { PickList } from '../../parts/pick-list.tsx';
 
 /** As many as are read at a glance. */
 const SHOWN = 8;
@@ -100,21 +101,10 @@ function WalkInForm({ lesson, done }: { lesson: WholeClass; done: () => void }) 
         error={fault}
         onChange={(event) => setName(event.target.value)}
       />
-      {known.length > 0 ? (
-        <ul className="flex flex-col overflow-hidden rounded-xl border border-line bg-leaf">
-          {known.map((person) => (
-            <li key={person.id}>
-              <button
-                type="button"
-                className="min-h-11 w-full px-3 py-1.5 text-left font-semibold hover:bg-mist"
-                onClick={() => void attempt(() => add(person.id, false))}
-              >
-                {person.name}
-              </button>
-            </li>
-          ))}
-        </ul>
-      ) : null}
+      <PickList
+        choices={known.map(({ id, name: called }) => ({ key: id, name: called }))}
+        onPick={(id) => void attempt(() => add(id, false))}
+      />
       <Button look="main" type="submit">
         Add as a guest
       </Button>

@@ -13,16 +13,8 @@ import { Figure } from '../../parts/figure.tsx';
 import { IconButton } from '../../parts/icon-button.tsx';
 import { versionTitle } from '../../parts/version-title.ts';
 import { ChoiceCell } from './choice-cell.tsx';
+import type { OptionsProps } from './options-props.ts';
 import { PersonHead } from './person-head.tsx';
-
-interface ByExerciseProps {
-  lesson: WholeClass;
-  people: readonly BookedPerson[];
-  items: readonly ExerciseItem[];
-  options: OptionsPlan;
-  verdicts: ReadonlyMap<string, ClassVerdict>;
-  catalogue: Catalogue;
-}
 
 /** For a phone: one exercise at a time, its people under the version they do. */
 export function OptionsByExercise({
@@ -32,7 +24,7 @@ export function OptionsByExercise({
   options,
   verdicts,
   catalogue,
-}: ByExerciseProps) {
+}: OptionsProps) {
   const [at, setAt] = useState(0);
   const item = items[Math.min(at, items.length - 1)];
   if (!item) return null;

@@ -1,24 +1,15 @@
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { aidOf } from '@wrenfern/core/body/aids/aids';
 import type { Choice } from '@wrenfern/core/people/choice';
-import type { ClassVerdict } from '@wrenfern/core/people/class-verdict';
-import type { OptionsPlan, Version } from '@wrenfern/core/people/choose-options';
+import type { Version } from '@wrenfern/core/people/choose-options';
 import type { ExerciseItem, School } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { shownOption } from '@wrenfern/core/plan/usual';
-import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
+import type { BookedPerson } from '@wrenfern/contract/classes';
 import { Figure } from '../../parts/figure.tsx';
 import { ChoiceCell } from './choice-cell.tsx';
+import type { OptionsProps } from './options-props.ts';
 import { PersonHead } from './person-head.tsx';
-
-interface OptionsTableProps {
-  lesson: WholeClass;
-  people: readonly BookedPerson[];
-  items: readonly ExerciseItem[];
-  options: OptionsPlan;
-  verdicts: ReadonlyMap<string, ClassVerdict>;
-  catalogue: Catalogue;
-}
 
 /** A sticky head and first column, so that a name and an exercise are always in sight. */
 export function OptionsTable({
@@ -28,7 +19,7 @@ export function OptionsTable({
   options,
   verdicts,
   catalogue,
-}: OptionsTableProps) {
+}: OptionsProps) {
   return (
     <div
       className="min-h-0 flex-1 overflow-auto max-md:hidden"
@@ -82,7 +73,7 @@ function PersonRow({
   options,
   verdicts,
   catalogue,
-}: Omit<OptionsTableProps, 'people'> & { booked: BookedPerson }) {
+}: Omit<OptionsProps, 'people'> & { booked: BookedPerson }) {
   return (
     <tr>
       <th
@@ -111,7 +102,7 @@ function PersonRow({
   );
 }
 
-function CueFoot({ items, options }: Pick<OptionsTableProps, 'items' | 'options'>) {
+function CueFoot({ items, options }: Pick<OptionsProps, 'items' | 'options'>) {
   return (
     <tfoot>
       <tr>

@@ -32,7 +32,7 @@ export function ReleasesField({
         return (
           <div
             key={field.id}
-            className="grid items-end gap-2 rounded-xl bg-slate-soft p-3 sm:grid-cols-[2fr_1.4fr_1fr_1fr_auto]"
+            className="grid items-end gap-2 rounded-xl bg-slate-soft p-3 sm:grid-cols-2"
           >
             <Field label="Released" error={errors?.[at]?.ask?.message}>
               {(named) => (
@@ -63,9 +63,11 @@ export function ReleasesField({
               error={errors?.[at]?.until?.message}
               {...form.register(`${name}.until`)}
             />
-            <Button aria-label="Take the release back" onClick={() => list.remove(at)}>
-              <Trash2 size={16} aria-hidden />
-            </Button>
+            <div>
+              <Button look="quiet" onClick={() => list.remove(at)}>
+                <Trash2 size={16} aria-hidden /> Take it back
+              </Button>
+            </div>
           </div>
         );
       })}
