@@ -1,5 +1,6 @@
 import { gzipSync } from 'node:zlib';
 import { chromium, type BrowserContext } from '@playwright/test';
+import { BROWSER_PATH } from '../e2e/rig/browser.ts';
 import { Plan } from '@wrenfern/core/plan/plan';
 import { report, summarise } from './report.ts';
 
@@ -67,7 +68,7 @@ function send(
 /** A browser, and new contexts of it that are signed in and have nothing cached. */
 async function signedInBrowser() {
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: BROWSER_PATH,
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync'],
   });
   const viewport = { width: 1280, height: 800 };

@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { BROWSER_PATH } from './rig/browser.ts';
 
 /** One server for each browser, so that none sees the other's classes; `bin/test` starts them. */
 const urls = (
@@ -27,7 +28,7 @@ export default defineConfig({
     // A trace of every step doubles the time; ask for it when a journey fails.
     trace: process.env.WRENFERN_TRACE ? 'retain-on-failure' : 'off',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: BROWSER_PATH,
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -1,4 +1,5 @@
 import { chromium, type Page } from '@playwright/test';
+import { BROWSER_PATH } from './rig/browser.ts';
 
 /** Writes docs/screenshots from a running server, in a demo studio of its own: `bin/start` first. */
 const base = process.env.WRENFERN_URL ?? 'http://localhost:4600';
@@ -8,7 +9,7 @@ const DESK = { width: 1280, height: 800 };
 const TABLET = { width: 820, height: 1180 };
 
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: BROWSER_PATH,
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync'],
 });
 const context = await browser.newContext({ viewport: DESK, locale: 'en-GB' });

@@ -7,6 +7,7 @@ import { FAMILIES, MACHINES } from '../core/src/movement/vocabulary.ts';
 import { builtInExercises } from '../library/src/index.ts';
 import { z } from 'zod';
 import { optionFigures, reviewPage } from '../tools/review-page.ts';
+import { BROWSER_PATH } from './rig/browser.ts';
 
 /**
  * Writes to .cache/sheets, for each machine and family, a contact sheet of every option as HTML and PNG;
@@ -27,7 +28,7 @@ const now: Record<string, string> = {};
 await rm(FOLDER, { recursive: true, force: true });
 await mkdir(FOLDER, { recursive: true });
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: BROWSER_PATH,
   args: ['--no-sandbox', '--disable-gpu'],
 });
 const page = await browser.newPage({ viewport: { width: SHEET_WIDTH, height: 600 } });

@@ -52,7 +52,7 @@ async function follow(member: TestMember, server: Server | undefined, classId: s
     const decoder = new TextDecoder();
     let text = '';
     for await (const chunk of answer.body ?? []) {
-      text += decoder.decode(chunk, { stream: true });
+      text += decoder.decode(chunk as Uint8Array, { stream: true });
       const told = text.split('\n\n').filter((each) => each.startsWith('data: '));
       ids.length = 0;
       for (const each of told) {
