@@ -2,6 +2,8 @@ import { analyse } from '@wrenfern/core/analyse';
 import { planFromNotes } from '@wrenfern/core/formats/plan-from-notes';
 import { writeMarkdown } from '@wrenfern/core/formats/plan-markdown';
 import { readNotes, type NoteLine } from '@wrenfern/core/formats/read-notes';
+import { personPage } from '@wrenfern/core/formats/person-page';
+import { personPageHtml } from '@wrenfern/core/formats/person-page-html';
 import { runSheet, type RunSheet } from '@wrenfern/core/formats/run-sheet';
 import { cueCardsHtml, runSheetHtml } from '@wrenfern/core/formats/run-sheet-html';
 import { setUpListHtml } from '@wrenfern/core/formats/set-up-list-html';
@@ -12,6 +14,7 @@ import type { Plan } from '@wrenfern/core/plan/plan';
 import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
 import type { Cupboard } from '@wrenfern/core/room/props';
 import { builtInCatalogue } from '@wrenfern/library';
+import { Refusal } from './refusal.ts';
 import { writeOut } from './write-out.ts';
 
 const FALLBACK = {
@@ -77,6 +80,8 @@ interface SheetWishes {
   day: string;
   out: string | undefined;
   form: PaperForm;
+  /** Whose page it is, by id or name; the whole class where left out. */
+  forWhom: string | undefined;
 }
 
 type PaperForm = 'run sheet' | 'cards' | 'set-up list';
@@ -88,15 +93,28 @@ const WRITE: Record<PaperForm, (data: RunSheet) => string> = {
 };
 
 /** A class on paper, as HTML that stands by itself. */
-export function sheet({ plan, people, cupboard, day, out, form }: SheetWishes): string {
+export function sheet({ plan, people, cupboard, day, out, form, forWhom }: SheetWishes): string {
   const machines = PLAIN_MACHINES;
   const attendees = people.map((person) => ({ person }));
   const analysis = analyse(plan, builtInCatalogue, { attendees, cupboard, day, machines });
-  const data = runSheet({ plan, catalogue: builtInCatalogue, analysis, machines, when: '' });
-  const html = WRITE[form](data);
+  const classInput = { plan, catalogue: builtInCatalogue, analysis, when: '' };
+  const person = forWhom === undefined ? undefined : personNamed(people, forWhom);
+  const html = person
+    ? personPageHtml(personPage({ ...classInput, person }))
+    : WRITE[form](runSheet({ ...classInput, machines }));
   if (out === undefined) return html;
   writeOut(out, html);
-  return `${out}: ${form} of ${plan.title}`;
+  return `${out}: ${person ? `${person.name}’s page` : form} of ${plan.title}`;
+}
+
+function personNamed(people: readonly Person[], wanted: string): Person {
+  const person = people.find(({ id, name }) => id === wanted || name === wanted);
+  if (person) return person;
+  throw new Refusal(
+    people.length === 0
+      ? '--for needs --people FILE'
+      : `nobody in the file is called "${wanted}"; there are ${listWords(people.slice(0, 12).map(({ name }) => name))}`,
+  );
 }
 
 export const markdown = (plan: Plan): string => writeMarkdown(plan, builtInCatalogue).trimEnd();

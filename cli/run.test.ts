@@ -503,6 +503,15 @@ describe('notes and paper', () => {
     }
   });
 
+  it('prints the class as one person does it, or tells who there is', () => {
+    const [person] = readExample(PEOPLE) as { name: string }[];
+    const html = run(['sheet', BACK_EASE, '--people', PEOPLE, '--for', person?.name ?? ''], DAY);
+    expect(html).toContain(`<h1>${person?.name}</h1>`);
+    const nobody = () => run(['sheet', BACK_EASE, '--people', PEOPLE, '--for', 'Nobody'], DAY);
+    expect(nobody).toThrow(`nobody in the file is called "Nobody"; there are ${person?.name}`);
+    expect(() => run(['sheet', BACK_EASE, '--for', 'Wim'], DAY)).toThrow('--for needs --people');
+  });
+
   it('writes cards to a file, or says why it can’t', () => {
     const path = join(folder, 'cards.html');
     expect(run(['sheet', TIMED, '--cards', '-o', path], DAY)).toContain('cards of');

@@ -48,8 +48,9 @@ export const USAGE = `wrenfern COMMAND …          (- reads standard input; --j
   read NOTES.txt                   notes as one scribbles them, line by line as they are understood;
                                    with --json the plan they make
   markdown PLAN.json               a plan as Markdown, which "read" reads back
-  sheet PLAN.json [--people FILE] [--cards | --set-up] [-o FILE.html]
-                                   the run sheet to print, a card an exercise, or what to set up
+  sheet PLAN.json [--people FILE] [--cards | --set-up | --for NAME] [-o FILE.html]
+                                   the run sheet to print, a card an exercise, what to set up, or
+                                   the class as one person does it
   catalogue [WORDS]                the exercises; with --json each as its file holds it, with
                                    load, skill and level of its options
   measures SLUG [--option N] [--side left|right]
@@ -146,7 +147,8 @@ export function run(argv: readonly string[], today: string, solve?: Solve): stri
       const plan = readPlan(only(operands, 1, command)[0]);
       const people = values.people ? readPeople(values.people) : [];
       const form = values.cards ? 'cards' : values['set-up'] ? 'set-up list' : 'run sheet';
-      return sheet({ plan, people, cupboard: PLENTY, day, out: values.out, form });
+      const { out, for: forWhom } = values;
+      return sheet({ plan, people, cupboard: PLENTY, day, out, form, forWhom });
     }
     case 'catalogue': {
       const found = searchCatalogue(builtInCatalogue, operands.join(' '));
@@ -225,6 +227,7 @@ function readArguments(argv: readonly string[]) {
         across: { type: 'boolean', default: false },
         cards: { type: 'boolean', default: false },
         'set-up': { type: 'boolean', default: false },
+        for: { type: 'string' },
       },
     });
   } catch (error) {
@@ -242,7 +245,7 @@ const FLAGS: Readonly<Record<string, readonly Flag[]>> = {
   options: ['json', 'day'],
   read: ['json'],
   markdown: [],
-  sheet: ['people', 'day', 'cards', 'set-up', 'out'],
+  sheet: ['people', 'day', 'cards', 'set-up', 'for', 'out'],
   catalogue: ['json'],
   measures: ['json', 'option', 'side'],
   figure: ['option', 'pose', 'view', 'out'],

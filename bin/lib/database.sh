@@ -1,6 +1,6 @@
 # A private MariaDB on loopback with its own folder. Sourced by bin/start and bin/test.
 #
-# db_start FOLDER FIRST_PORT   starts it, or takes up one that is still running from that folder
+# db_start FOLDER FIRST_PORT [OPTION…]   starts it, or takes up one that is still running from that folder
 # db_stop FOLDER               stops it and waits
 # db_url FOLDER NAME           prints the address of a database in it
 
@@ -39,7 +39,7 @@ db_start() {
   # In a session of its own: Ctrl-C in the terminal is for us to pass on, in order. It must not keep our lock (9).
   setsid mariadbd --no-defaults "${as_user[@]}" --datadir="$folder/data" --socket="$(db_socket "$folder")" \
     --bind-address=127.0.0.1 --port="$port" --pid-file="$folder/mariadbd.pid" --skip-name-resolve \
-    --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --log-error="$folder/error.log" \
+    --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --log-error="$folder/error.log" "${@:3}" \
     </dev/null >/dev/null 2>&1 9>&- &
   disown $!
   for ((i = 0; i < 300; i++)); do

@@ -7,6 +7,7 @@ import { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { Plan, PlanDetails, School } from '@wrenfern/core/plan/plan';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
+import { OwnBounds } from '@wrenfern/core/people/own-bounds';
 import { Machines } from '@wrenfern/core/room/machines';
 import { Cupboard } from '@wrenfern/core/room/props';
 import { day, moment as givenMoment } from './fields.ts';
@@ -57,6 +58,8 @@ export const BookedPerson = z.object({
   /** What was seen at the door; left out while nobody looked. */
   came: Came.optional(),
   byHand: HandChoices,
+  /** The studio's own numbers, as far as they are about this person's cautions. */
+  ownBounds: OwnBounds.optional(),
   revision,
 });
 export type BookedPerson = z.infer<typeof BookedPerson>;

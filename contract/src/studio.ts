@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
+import { OwnBounds } from '@wrenfern/core/people/own-bounds';
 import { Machines } from '@wrenfern/core/room/machines';
 import { Cupboard } from '@wrenfern/core/room/props';
 import { Role } from './account.ts';
@@ -16,6 +17,8 @@ export const StudioSettings = z.object({
   pace: Pace,
   machines: Machines,
   schools: z.array(SchoolRules),
+  /** Numbers of cautions, where the studio has its own. */
+  ownBounds: OwnBounds,
   /** Months after which people who came to nothing are taken out; null for never. */
   retentionMonths: z.number().nullable(),
   /** Whether everybody here signs in with a second factor. */

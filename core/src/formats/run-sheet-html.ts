@@ -1,7 +1,5 @@
-import { drawBody } from '../body/figure/draw.ts';
-import { figureSvg, PRINT_PALETTE } from '../body/figure/svg.ts';
-import { bodiesOf } from '../body/option-body.ts';
 import { escapeXml } from '../body/figure/escape-xml.ts';
+import { paperFigure } from './paper-figure.ts';
 import { paperHead, paperPage } from './paper-page.ts';
 import type { RunSheet, SheetRow } from './run-sheet.ts';
 
@@ -73,11 +71,7 @@ function versionWords({ versions }: SheetRow): string {
 }
 
 function figureOf({ exercise, option }: SheetRow): string {
-  if (!exercise || !option) return '';
-  const body = bodiesOf(option).at(-1);
-  if (!body) return '';
-  const drawn = drawBody(body, exercise.view, option.props);
-  return figureSvg(drawn, drawn.frame, exercise.name, { palette: PRINT_PALETTE });
+  return exercise && option ? paperFigure(exercise, option) : '';
 }
 
 /** So many cards on a page. */

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { Id } from '../movement/ids.ts';
 import { OptionNumber } from '../movement/vocabulary.ts';
+import { Remedy } from '../people/remedies.ts';
+import { SIGN_IDS, type SignId } from '../people/signs.ts';
 
 /** A class of one day can't have more presses than this; the first is 1. */
 const MOST_PRESSES = 100_000;
@@ -46,6 +48,14 @@ export const LiveEvent = z.discriminatedUnion('type', [
     ...shared,
   }),
   z.strictObject({
+    type: z.literal('seen'),
+    itemId: Id,
+    personId: Id,
+    sign: z.enum(SIGN_IDS),
+    remedy: Remedy,
+    ...shared,
+  }),
+  z.strictObject({
     type: z.literal('note'),
     itemId: Id,
     text: z.string().trim().min(1).max(1000),
@@ -54,6 +64,14 @@ export const LiveEvent = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('end'), ...shared }),
 ]);
 export type LiveEvent = z.infer<typeof LiveEvent>;
+
+/** What was seen in somebody, and what was tried for it. */
+export interface SeenSign {
+  itemId: string;
+  personId: string;
+  sign: SignId;
+  remedy: Remedy;
+}
 
 /** The order of what is pressed next on a device that has seen these. */
 export function nextOrder(seen: readonly LiveEvent[]): number {

@@ -57,6 +57,19 @@ describe('runClass', () => {
     expect(state.visits).toHaveLength(2);
   });
 
+  it('keeps what was seen in somebody, and moves them where another option was tried', () => {
+    const itemId = timeline.items[1]?.itemId;
+    const seen = (second: number, remedy: object) =>
+      event('seen', second, { itemId, personId: 'p1', sign: 'neck-strains', remedy });
+    const state = run(
+      [event('start', 0), seen(20, { kind: 'cue' }), seen(30, { kind: 'option', option: 1 })],
+      40,
+    );
+    expect(state.seen.map(({ remedy }) => remedy.kind)).toEqual(['cue', 'option']);
+    expect(state.moved.get(itemId ?? '')?.get('p1')).toBe(1);
+    expect(() => seen(50, { kind: 'option', option: 9 })).toThrow();
+  });
+
   it('counts what names an item that is not in the plan, and stays where it is', () => {
     const state = run([event('start', 0), event('goTo', 5, { itemId: 'gone' })], 9);
     expect(state).toMatchObject({ itemIndex: 0, unplaced: 1 });

@@ -1,5 +1,5 @@
 import type { TimedItem, TimedPart, Timeline } from '../plan/timing/timeline.ts';
-import type { LiveEvent } from './events.ts';
+import type { LiveEvent, SeenSign } from './events.ts';
 
 /** One stay at an item; an item that was gone back to has several. */
 export interface Visit {
@@ -21,6 +21,8 @@ export interface RunState {
   extendedS: Map<string, number>;
   /** Options changed during the class, by item id and person id; the last one counts. */
   moved: Map<string, Map<string, number>>;
+  /** What was seen in people, and what was tried, in turn. */
+  seen: SeenSign[];
   notes: { itemId: string; text: string }[];
   /** Presses that name an item which this plan does not hold. */
   unplaced: number;
@@ -43,6 +45,7 @@ export function runClass(
     activeMs: 0,
     extendedS: new Map(),
     moved: new Map(),
+    seen: [],
     notes: [],
     unplaced: 0,
   };
@@ -105,6 +108,13 @@ function keep(state: RunState, event: LiveEvent): void {
   } else if (event.type === 'moved') {
     const people = state.moved.get(event.itemId) ?? new Map<string, number>();
     state.moved.set(event.itemId, people.set(event.personId, event.option));
+  } else if (event.type === 'seen') {
+    const { itemId, personId, sign, remedy } = event;
+    state.seen.push({ itemId, personId, sign, remedy });
+    if (remedy.kind === 'option') {
+      const people = state.moved.get(itemId) ?? new Map<string, number>();
+      state.moved.set(itemId, people.set(personId, remedy.option));
+    }
   } else if (event.type === 'note') {
     state.notes.push({ itemId: event.itemId, text: event.text });
   }

@@ -1,4 +1,4 @@
-import type { LiveEvent } from '../live/events.ts';
+import type { LiveEvent, SeenSign } from '../live/events.ts';
 import { runClass } from '../live/run-class.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';
 
@@ -14,6 +14,8 @@ export interface LoggedItem {
   notes: string[];
   /** Options taken by people who moved up or down, by person id. */
   moved: ReadonlyMap<string, number>;
+  /** What was seen in people, and what was tried, in turn. */
+  seen: SeenSign[];
 }
 
 export interface ClassSummary {
@@ -48,6 +50,7 @@ export function summariseClass(
       done: actualS >= PASSED_OVER_S,
       notes: run.notes.filter((note) => note.itemId === item.itemId).map((note) => note.text),
       moved: run.moved.get(item.itemId) ?? new Map<string, number>(),
+      seen: run.seen.filter(({ itemId }) => itemId === item.itemId),
     };
   });
   return {

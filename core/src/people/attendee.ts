@@ -1,6 +1,7 @@
 import type { Came } from './came.ts';
 import type { CautionId } from './cautions/cautions.ts';
 import type { HandChoice } from './choice.ts';
+import type { OwnBounds } from './own-bounds.ts';
 import type { CautionEntry, Person } from './person.ts';
 import { entriesOn, restrictionsOf, type Restriction } from './restrictions.ts';
 
@@ -12,6 +13,8 @@ export interface Attendee {
   /** By item id. */
   byHand?: Readonly<Record<string, HandChoice>>;
   came?: Came | undefined;
+  /** The studio's own numbers, as far as they are about this person's cautions. */
+  ownBounds?: OwnBounds | undefined;
 }
 
 /** An attendee with all that is in force for them on the day, worked out once. */

@@ -16,7 +16,7 @@ import { offerItem, type OfferedItem } from './offered-item.ts';
 import type { Reason } from './reasons.ts';
 import { restShapeFor } from './rest-shapes.ts';
 import { bestOf, standingOf, type Standing, type Strand } from './standing.ts';
-import { plainHits } from './ways.ts';
+import { cheapestWay, plainHits } from './ways.ts';
 
 /**
  * What somebody does at an item: the cheapest departure that keeps within all bounds (`ways.ts`), on each side; with
@@ -117,7 +117,12 @@ export function otherwiseOf(standing: Standing, strand: Strand): Choice {
   return known;
 }
 
-function handChoice(byHand: HandChoice, { offer, member }: Standing, { asking }: Strand): Choice {
+/** What the hand decides is the exercise and the option; how it is done keeps within the bounds where it can. */
+function handChoice(
+  byHand: HandChoice,
+  { offer, member, easing }: Standing,
+  { asking }: Strand,
+): Choice {
   const reasons: Reason[] = [{ code: 'by-hand' }];
   const rest = (): Choice => ({
     kind: 'rest',
@@ -128,6 +133,10 @@ function handChoice(byHand: HandChoice, { offer, member }: Standing, { asking }:
   const target = byHand.kind === 'swap' ? offer.catalogue.get(byHand.exercise) : offer.exercise;
   const option = target?.options[byHand.option - 1];
   if (!option) return rest();
-  reasons.push(...asksOf(plainHits(option, asking), option.number));
-  return { ...byHand, reasons };
+  const way = cheapestWay(option, asking);
+  reasons.push(
+    ...(way ? departures(way, option.number) : asksOf(plainHits(option, asking), option.number)),
+  );
+  const how = way && withDose(way, easing.dose);
+  return { ...byHand, ...(how ? { how } : {}), reasons };
 }

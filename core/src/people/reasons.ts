@@ -1,6 +1,7 @@
 import { aidOf, type AidId } from '../body/aids/aids.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import type { Position } from '../movement/vocabulary.ts';
+import { showAmount } from './amounts.ts';
 import { askWords, unitOf, type Ask } from './asks.ts';
 import { cautionOf, type CautionId } from './cautions/cautions.ts';
 import type { Hit } from './hits.ts';
@@ -80,28 +81,12 @@ function explainAsk(
   if (value === undefined) {
     return `${who}: how much ${askWords(ask)} option ${option} (${name}) asks is not known, so it is left out.`;
   }
-  const how = `${askWords(ask)}${showAmount(ask, value)}`;
-  const from = unitOf(ask) === 'flag' ? '' : `, ${EFFECT_WORDS[effect]}${showAmount(ask, bound)}`;
+  const how = `${askWords(ask)}${amount(ask, value)}`;
+  const from = unitOf(ask) === 'flag' ? '' : `, ${EFFECT_WORDS[effect]}${amount(ask, bound)}`;
   return `${who}: option ${option} (${name}) asks for ${how}${from}.`;
 }
 
-function showAmount(ask: Ask, value: number): string {
-  switch (unitOf(ask)) {
-    case 'flag':
-      return '';
-    case 'w':
-      return ` ${Math.round(value * 100)} % of the weight`;
-    case 'share':
-      return ` ${Math.round(value * 100)} %`;
-    case '°':
-      return ` ${Math.round(value)}°`;
-    case '‰':
-      return ` ${Math.round(value)} ‰`;
-    case 'cm':
-      return ` ${Math.round(value)} cm`;
-    case 'N':
-      return ` ${Math.round(value)} N`;
-    case 's':
-      return ` ${Math.round(value)} s`;
-  }
+/** With a blank before it; nothing where it is there or is not. */
+function amount(ask: Ask, value: number): string {
+  return unitOf(ask) === 'flag' ? '' : ` ${showAmount(ask, value)}`;
 }

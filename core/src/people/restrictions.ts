@@ -3,6 +3,7 @@ import type { BodySide } from '../body/full-pose.ts';
 import { isSideAsk, unitOf, type Ask } from './asks.ts';
 import type { Bound, Caution, Stage } from './cautions/caution.ts';
 import { cautionOf, type CautionId } from './cautions/cautions.ts';
+import { withOwnBounds, type OwnBounds } from './own-bounds.ts';
 import { cautionsOn, type CautionEntry, type Person } from './person.ts';
 import { ratherNotOf, type RatherNot } from './rather-not.ts';
 
@@ -33,6 +34,8 @@ export interface Restricted {
   person: Pick<Person, 'cautions' | 'ratherNot'>;
   /** Cautions of today only, added to those in the record. */
   today?: readonly CautionEntry[] | undefined;
+  /** The studio's own numbers. */
+  ownBounds?: OwnBounds | undefined;
 }
 
 /** Every entry of a record that is in force on a day (year-month-day), and those of today only. */
@@ -46,7 +49,7 @@ export function entriesOn(
 /** All bounds that are in force for somebody on a day. */
 export function restrictionsOf(who: Restricted, day: string): Restriction[] {
   const own = entriesOn(who, day).flatMap((entry) =>
-    boundsOf(entry, day).map((bound): Restriction => ({
+    boundsOf(entry, day, who.ownBounds).map((bound): Restriction => ({
       ...asDrawn(bound),
       caution: entry.caution,
       side: isSideAsk(bound.ask) ? (entry.side ?? 'either') : 'either',
@@ -60,8 +63,11 @@ export function restrictionsOf(who: Restricted, day: string): Restriction[] {
   return [...FOR_EVERYBODY, ...own, ...wished];
 }
 
-/** What a caution says of somebody whose entry this is: by stage, gate and way, less what was released. */
-export function boundsOf(entry: CautionEntry, day: string): Bound[] {
+/**
+ * What a caution says of somebody whose entry this is: by stage, gate and way, by the studio's own numbers, less what
+ * was released.
+ */
+export function boundsOf(entry: CautionEntry, day: string, own: OwnBounds = []): Bound[] {
   const caution: Caution = cautionOf(entry.caution);
   const { stages = [], gates, ways } = caution;
   const week = weekOf(entry, caution, day);
@@ -71,7 +77,9 @@ export function boundsOf(entry: CautionEntry, day: string): Bound[] {
     ...(gates?.[entry.gate ?? 0] ?? []),
     ...(ways ? boundsOfWay(ways, entry.way) : []),
   ];
-  return found.flatMap((bound) => released(bound, entry, day) ?? []);
+  return withOwnBounds(entry.caution, found, own).flatMap(
+    (bound) => released(bound, entry, day) ?? [],
+  );
 }
 
 /** While the week is not known, every stage holds. */

@@ -3,11 +3,12 @@ import { subWeeks } from 'date-fns';
 import { Op, QueryTypes } from 'sequelize';
 import type { Came } from '@wrenfern/core/people/came';
 import { HandChoices, type HandChoice } from '@wrenfern/core/people/choice';
+import type { OwnBounds } from '@wrenfern/core/people/own-bounds';
 import type { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { FAMILIAR_WEEKS, type TaughtLesson } from '@wrenfern/core/log/familiar';
 import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
 import type { Member } from '../auth/session.ts';
-import { databaseOfModels, PlanRevision } from '../db/models.ts';
+import { databaseOfModels, PlanRevision, type Studio } from '../db/models.ts';
 import { openBooking, openRecord } from '../keeping/records.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 
@@ -18,6 +19,7 @@ export interface Booked {
   todayNote: string;
   came?: Came | undefined;
   byHand: Record<string, HandChoice>;
+  ownBounds?: OwnBounds;
   revision: number;
 }
 
@@ -64,13 +66,25 @@ function readChoices(stored: unknown): Record<string, HandChoice> {
   return HandChoices.parse(typeof stored === 'string' ? JSON.parse(stored) : stored);
 }
 
+/** The studio's own numbers go with whom they are about. */
+function withNumbers(booked: Booked, own: OwnBounds): Booked {
+  const has = new Set([...booked.person.cautions, ...booked.today].map(({ caution }) => caution));
+  const about = own.filter(({ caution }) => has.has(caution));
+  return about.length > 0 ? { ...booked, ownBounds: about } : booked;
+}
+
 /** Written in place of what a cover teacher is not told: it is the person's to say. */
 const ASK = 'ask';
 
 /** What somebody may see of those who come: all, without anybody's notes, or nobody. */
-export function shownTo({ role }: Member, booked: readonly Booked[]): Booked[] {
+export function shownTo(
+  { role }: Member,
+  rows: readonly Booked[],
+  { ownBounds }: Pick<Studio, 'ownBounds'>,
+): Booked[] {
   if (role === 'reader') return [];
-  if (role !== 'cover') return [...booked];
+  const booked = rows.map((row) => withNumbers(row, ownBounds ?? []));
+  if (role !== 'cover') return booked;
   const ask = (entries: CautionEntry[]) =>
     entries.map(({ releases, ...entry }) => ({
       ...entry,

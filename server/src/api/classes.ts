@@ -152,7 +152,7 @@ export async function wholeClass(row: ClassRow, member: Member) {
     detailsRevision: row.detailsRevision,
     attendeesRevision: row.attendeesRevision,
     plan: row.plan,
-    attendees: shownTo(member, booked),
+    attendees: shownTo(member, booked, studio),
     familiar: familiarTo(before, personIds, row.startsAt),
     taught: row.taughtRevision !== null,
     instructorId: row.instructorId ?? null,

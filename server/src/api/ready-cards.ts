@@ -52,7 +52,7 @@ export async function readyCards(rows: readonly ClassRow[], member: Member, work
 }
 
 async function card(row: ClassRow, around: Around, workers: Workers) {
-  const booked = shownTo(around.member, around.attendees.get(row.id) ?? []);
+  const booked = shownTo(around.member, around.attendees.get(row.id) ?? [], around.studio);
   const shared = {
     id: row.id,
     title: row.title,
@@ -76,11 +76,12 @@ async function card(row: ClassRow, around: Around, workers: Workers) {
       machines: around.studio.machines ?? PLAIN_MACHINES,
       cupboard: around.studio.cupboard,
       // Only what an answer can follow from: another note leaves it as it is.
-      attendees: booked.map(({ person, today, byHand, came }) => ({
+      attendees: booked.map(({ person, today, byHand, came, ownBounds }) => ({
         person: { ...person, note: '' },
         today,
         byHand,
         came,
+        ownBounds,
       })),
       day: dayIn(around.studio.timeZone, row.startsAt),
       familiar: familiarTo(

@@ -9,6 +9,7 @@ import { Plan, SCHOOL_IDS } from '@wrenfern/core/plan/plan';
 import { RULES } from '@wrenfern/core/review/rules';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
+import { OwnBounds } from '@wrenfern/core/people/own-bounds';
 import { Machines } from '@wrenfern/core/room/machines';
 import { Cupboard } from '@wrenfern/core/room/props';
 import type { RouteName } from '@wrenfern/contract/answers';
@@ -177,6 +178,7 @@ export const BODIES = {
       /** Whether everybody signs in with a second factor; whoever has none sets one up first. */
       needsSecondFactor: z.boolean(),
       schools: ownSchools,
+      ownBounds: OwnBounds,
     })
     .partial()
     .extend({ revision: revisionRead }),

@@ -1,3 +1,4 @@
+import { checkOwnBounds, type OwnBounds } from '@wrenfern/core/people/own-bounds';
 import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
 import { closedRouter } from '../auth/closed-router.ts';
 import { createLink } from '../auth/links.ts';
@@ -23,6 +24,7 @@ export function studioRouter() {
   on('PATCH /studio', async (request, { studioId, userId }) => {
     const { revision, ...change } = readBody('PATCH /studio', request);
     if (change.needsSecondFactor) await needOwnSecondFactor(userId);
+    needSomebodysWord(change.ownBounds ?? []);
     const [taken] = await Studio.update(
       { ...change, revision: revision + 1 },
       { where: { id: studioId, revision } },
@@ -56,10 +58,19 @@ async function needOwnSecondFactor(userId: string): Promise<void> {
   ]);
 }
 
+/** What lets through more than usual has somebody's name to it. */
+function needSomebodysWord(own: OwnBounds): void {
+  const faults = checkOwnBounds(own).map(({ path, message }) => ({
+    path: ['ownBounds', ...path],
+    message,
+  }));
+  if (faults.length > 0) throw new ApiError('invalid', faults);
+}
+
 function told(studio: Studio) {
   const { name, slug, isDemo, timeZone, cupboard, pace, schools, retentionMonths, revision } =
     studio;
-  const { needsSecondFactor, machines } = studio;
+  const { needsSecondFactor, machines, ownBounds } = studio;
   return {
     name,
     slug,
@@ -69,6 +80,7 @@ function told(studio: Studio) {
     pace,
     machines: machines ?? PLAIN_MACHINES,
     schools: schools ?? [],
+    ownBounds: ownBounds ?? [],
     retentionMonths: retentionMonths ?? null,
     needsSecondFactor,
     revision,

@@ -8,6 +8,7 @@ import { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { readSchool, StoredPlan } from '@wrenfern/core/plan/migrate-plan';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
+import { OwnBounds } from '@wrenfern/core/people/own-bounds';
 import { Machines } from '@wrenfern/core/room/machines';
 import { Cupboard } from '@wrenfern/core/room/props';
 import { isTimeZone } from '@wrenfern/core/week/studio-time';
@@ -29,6 +30,8 @@ export const SettingsFile = z.strictObject({
   cupboard: Cupboard,
   pace: Pace,
   machines: Machines.nullable(),
+  // Archives from before there were any.
+  ownBounds: OwnBounds.nullable().default(null),
   schools: z.array(z.preprocess(readSchool, SchoolRules)).max(20),
   retentionMonths: z.number().int().min(3).max(240).nullable(),
 });

@@ -52,6 +52,7 @@ export async function collectStudio(studio: Studio): Promise<StudioContent> {
     cupboard: studio.cupboard,
     pace: studio.pace,
     machines: studio.machines ?? null,
+    ownBounds: studio.ownBounds ?? null,
     schools: studio.schools ?? [],
     retentionMonths: studio.retentionMonths ?? null,
   };

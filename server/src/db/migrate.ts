@@ -11,6 +11,7 @@ import * as secondFactor from './migrations/0007-second-factor.ts';
 import * as machinesAndWeek from './migrations/0008-machines-and-week.ts';
 import * as keptPlansAndGroups from './migrations/0009-kept-plans-and-groups.ts';
 import * as whoTeachesFeedsDesk from './migrations/0010-who-teaches-feeds-desk.ts';
+import * as ownBounds from './migrations/0011-own-bounds.ts';
 import { CHECKSUMS } from './migrations/checksums.ts';
 
 /** In the order in which they run; a name, once released, never changes. */
@@ -25,6 +26,7 @@ export const MIGRATIONS = [
   machinesAndWeek,
   keptPlansAndGroups,
   whoTeachesFeedsDesk,
+  ownBounds,
 ] as const;
 
 /** A process that waits this long for another's migrations gives up and says so. */

@@ -3,17 +3,24 @@ import { inputClass } from './field.tsx';
 
 interface SelectProps<T extends string> {
   label: string;
+  labelHidden?: boolean;
   value: T;
   choices: readonly { value: T; name: string }[];
   onChange: (value: T) => void;
 }
 
 /** The browser's own list: it works with every keyboard, screen reader and thumb. */
-export function Select<T extends string>({ label, value, choices, onChange }: SelectProps<T>) {
+export function Select<T extends string>({
+  label,
+  labelHidden = false,
+  value,
+  choices,
+  onChange,
+}: SelectProps<T>) {
   const id = useId();
   return (
     <div className="flex flex-col gap-0.5">
-      <label htmlFor={id} className="text-[0.8125rem] text-soft">
+      <label htmlFor={id} className={labelHidden ? 'sr-only' : 'text-[0.8125rem] text-soft'}>
         {label}
       </label>
       <select

@@ -13,4 +13,5 @@ export const CHECKSUMS = {
   '0008-machines-and-week': '398f5542bdf361fdf845dbaa6c00f63af589e1c6afea0819fbfe337e4ba114a9',
   '0009-kept-plans-and-groups': 'e706217cb0e1962fc4c5e738716b5561779cae7cc5c61fbe257ba788882d9047',
   '0010-who-teaches-feeds-desk': '2c466a4a51b58dfd5b5caf81e23ca0ea6ac825b07795dc793f8b258f40a42bb7',
+  '0011-own-bounds': 'b60b30e884bb63554f04b5c201bba14eebfcc3b259fbfca6538cf52309a66139',
 } as const;

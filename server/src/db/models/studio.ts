@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { readSchool } from '@wrenfern/core/plan/migrate-plan';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
+import { OwnBounds } from '@wrenfern/core/people/own-bounds';
 import { Machines } from '@wrenfern/core/room/machines';
 import { Cupboard } from '@wrenfern/core/room/props';
 import {
@@ -27,6 +28,8 @@ export class Studio extends Model<InferAttributes<Studio>, InferCreationAttribut
   declare machines: CreationOptional<Machines | null>;
   /** None until the first is made. */
   declare schools: CreationOptional<SchoolRules[] | null>;
+  /** Numbers of cautions that are the studio's own; none until the first is made. */
+  declare ownBounds: CreationOptional<OwnBounds | null>;
   /** People who came to nothing for so many months go into the wastebasket; null for never. */
   declare retentionMonths: CreationOptional<number | null>;
   /** Whether everybody here signs in with a second factor. */
@@ -74,6 +77,7 @@ export function bindStudio(sequelize: Sequelize): void {
       pace: documentColumn('pace', Pace),
       machines: documentColumn('machines', Machines),
       schools: documentColumn('schools', z.array(z.preprocess(readSchool, SchoolRules))),
+      ownBounds: documentColumn('ownBounds', OwnBounds),
       retentionMonths: DataTypes.INTEGER,
       needsSecondFactor: { type: DataTypes.BOOLEAN, defaultValue: false },
       deskSecret: DataTypes.STRING(400),

@@ -7,6 +7,9 @@ import {
   type ClassSummary,
   type LoggedItem,
 } from '@wrenfern/core/log/summarise-class';
+import { sayRemedy } from '@wrenfern/core/people/remedies';
+import { signOf } from '@wrenfern/core/people/signs';
+import { itemsOf } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { useLesson } from '../../data/use-lesson.ts';
 import { ClassNote, type WholeClass } from '@wrenfern/contract/classes';
@@ -144,7 +147,7 @@ function Items({ summary, lesson }: { summary: ClassSummary; lesson: WholeClass 
                     {summary.endedAtMs ? 'left out' : 'not yet'}
                   </span>
                 )}
-                <Details item={item} nameOf={nameOf} />
+                <Details item={item} lesson={lesson} nameOf={nameOf} />
               </th>
               <td className="px-3 py-2.5 max-sm:hidden" aria-hidden>
                 <div
@@ -181,11 +184,26 @@ function Difference({ item }: { item: LoggedItem }) {
   );
 }
 
-function Details({ item, nameOf }: { item: LoggedItem; nameOf: Map<string, string> }) {
+function Details({
+  item,
+  lesson,
+  nameOf,
+}: {
+  item: LoggedItem;
+  lesson: WholeClass;
+  nameOf: Map<string, string>;
+}) {
+  const catalogue = useCatalogue();
   const moves = [...item.moved].map(
     ([id, option]) => `${nameOf.get(id) ?? 'somebody'} did option ${option}`,
   );
-  const lines = [...item.notes, ...moves];
+  const planned = itemsOf(lesson.plan).find(({ id }) => id === item.itemId);
+  const exercise = planned?.kind === 'exercise' ? catalogue.get(planned.exercise) : undefined;
+  const seen = item.seen.map(({ personId, sign, remedy }) => {
+    const tried = exercise ? sayRemedy(remedy, exercise) : remedy.kind;
+    return `${nameOf.get(personId) ?? 'somebody'}: ${signOf(sign).seen}; ${tried}`;
+  });
+  const lines = [...item.notes, ...moves, ...seen];
   if (lines.length === 0) return null;
   return (
     <ul className="font-normal text-soft">

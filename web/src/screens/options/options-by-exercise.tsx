@@ -13,6 +13,7 @@ import { Figure } from '../../parts/figure.tsx';
 import { IconButton } from '../../parts/icon-button.tsx';
 import { versionTitle } from '../../parts/version-title.ts';
 import { ChoiceCell } from './choice-cell.tsx';
+import { ForEverybody } from './for-everybody.tsx';
 import type { OptionsProps } from './options-props.ts';
 import { PersonHead } from './person-head.tsx';
 
@@ -59,9 +60,12 @@ export function OptionsByExercise({
           <ChevronRight size={20} aria-hidden />
         </IconButton>
       </div>
-      <p className="px-4 pt-2 text-soft">
-        {describeItemDose(item, exercise, rulesOf(lesson.plan.school))}
-      </p>
+      <div className="flex items-center justify-between gap-2 px-4 pt-2">
+        <p className="text-soft">{describeItemDose(item, exercise, rulesOf(lesson.plan.school))}</p>
+        <ForEverybody {...{ lesson, people, item, catalogue }}>
+          <span className="block px-3 py-2.5 font-semibold text-fern">For everybody</span>
+        </ForEverybody>
+      </div>
       <ul className="flex flex-col gap-3 p-3">
         {versions.map((version) => (
           <VersionCard

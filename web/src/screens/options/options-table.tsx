@@ -1,13 +1,13 @@
-import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { aidOf } from '@wrenfern/core/body/aids/aids';
 import type { Choice } from '@wrenfern/core/people/choice';
 import type { Version } from '@wrenfern/core/people/choose-options';
-import type { ExerciseItem, School } from '@wrenfern/core/plan/plan';
+import type { ExerciseItem } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { shownOption } from '@wrenfern/core/plan/usual';
 import type { BookedPerson } from '@wrenfern/contract/classes';
 import { Figure } from '../../parts/figure.tsx';
 import { ChoiceCell } from './choice-cell.tsx';
+import { ForEverybody } from './for-everybody.tsx';
 import type { OptionsProps } from './options-props.ts';
 import { PersonHead } from './person-head.tsx';
 
@@ -40,8 +40,9 @@ export function OptionsTable({
             {items.map((item) => (
               <ExerciseHead
                 key={item.id}
+                lesson={lesson}
+                people={people}
                 item={item}
-                school={lesson.plan.school}
                 catalogue={catalogue}
               />
             ))}
@@ -126,25 +127,24 @@ function CueFoot({ items, options }: Pick<OptionsProps, 'items' | 'options'>) {
 }
 
 function ExerciseHead({
+  lesson,
+  people,
   item,
-  school,
   catalogue,
-}: {
-  item: ExerciseItem;
-  school: School;
-  catalogue: Catalogue;
-}) {
+}: Pick<OptionsProps, 'lesson' | 'people' | 'catalogue'> & { item: ExerciseItem }) {
   const exercise = catalogue.require(item.exercise);
-  const option = exercise.options[shownOption(item, exercise, rulesOf(school)) - 1];
+  const option = exercise.options[shownOption(item, exercise, rulesOf(lesson.plan.school)) - 1];
   return (
     <th
       scope="col"
       className="sticky top-0 z-10 min-w-24 border-b border-line bg-paper px-1 pt-2 pb-2 align-bottom font-semibold"
     >
-      {option ? (
-        <Figure of={option} view={exercise.view} width={84} height={50} className="mx-auto" />
-      ) : null}
-      <span className="block text-[0.8125rem] leading-tight">{exercise.name}</span>
+      <ForEverybody {...{ lesson, people, item, catalogue }}>
+        {option ? (
+          <Figure of={option} view={exercise.view} width={84} height={50} className="mx-auto" />
+        ) : null}
+        <span className="block text-[0.8125rem] leading-tight">{exercise.name}</span>
+      </ForEverybody>
     </th>
   );
 }

@@ -4,7 +4,7 @@ import { Person } from '@wrenfern/core/people/person';
 import { Plan } from '@wrenfern/core/plan/plan';
 import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { inClass, makeLesson } from '../../testing/a-class.tsx';
-import { showScreen, standInForServer } from '../../testing/show-screen.tsx';
+import { showScreen, standInForServer, type Answer } from '../../testing/show-screen.tsx';
 import { Component as Options } from './options.tsx';
 
 standInForServer();
@@ -39,8 +39,8 @@ const booked = (id: string, name: string, more: object = {}): BookedPerson => ({
   revision: 1,
 });
 
-function show(change: Partial<WholeClass> = {}) {
-  const lesson = makeLesson({
+const lessonOf = (change: Partial<WholeClass> = {}) =>
+  makeLesson({
     id: 'options-1',
     plan: PLAN,
     attendees: [
@@ -49,7 +49,18 @@ function show(change: Partial<WholeClass> = {}) {
     ],
     ...change,
   });
-  return showScreen(<Options />, inClass(<Options />, lesson, 'options'));
+
+function show(change: Partial<WholeClass> = {}, saves?: (personId: string) => Answer) {
+  const lesson = lessonOf(change);
+  const shown = inClass(<Options />, lesson, 'options');
+  const answers = lesson.attendees.map(({ person: { id } }): [string, Answer] => [
+    `PATCH /classes/${lesson.id}/attendees/${id}`,
+    saves?.(id) ?? (() => ({ json: lesson })),
+  ]);
+  return showScreen(<Options />, {
+    ...shown,
+    answers: { ...shown.answers, ...Object.fromEntries(answers) },
+  });
 }
 
 describe('options', () => {
@@ -73,6 +84,45 @@ describe('options', () => {
     expect(screen.queryByRole('heading', { name: 'All variants' })).toBeNull();
     const next = screen.getByRole('button', { name: 'The next exercise' });
     expect(next.matches(':disabled')).toBe(true);
+  });
+
+  it('put who changes most first, and find a person by some letters', async () => {
+    const { user } = show();
+    const table = await screen.findByRole('region', { name: 'Options' });
+    const names = () =>
+      within(table)
+        .getAllByRole('rowheader')
+        .map(({ textContent }) => /^[A-Z][a-z]+/.exec(textContent)?.[0]);
+    expect(names()).toEqual(['Wim', 'Asha', 'You']);
+    await user.click(screen.getByRole('button', { name: 'most changes first' }));
+    expect(names()).toEqual(['Asha', 'Wim', 'You']);
+    await user.type(screen.getByLabelText('Find a person'), 'ash');
+    expect(names()).toEqual(['Asha', 'You']);
+    await user.type(screen.getByLabelText('Find a person'), 'xx');
+    expect(screen.getByText('No name here has these letters.')).toBeTruthy();
+  });
+
+  it('give one option to everybody it suits by one press, and tell who keeps theirs', async () => {
+    const sent: unknown[] = [];
+    const { user } = show({}, (id) => (body) => {
+      sent.push([id, (body as { choices: unknown }).choices]);
+      return { json: lessonOf() };
+    });
+    const table = within(await screen.findByRole('region', { name: 'Options' }));
+    await user.click(table.getByRole('button', { name: 'Knee stretch, for everybody' }));
+    const dialog = within(
+      await screen.findByRole('dialog', { name: 'Knee stretch, for everybody' }),
+    );
+    const offers = dialog.getAllByRole('button').map(({ textContent }) => textContent);
+    expect(offers[0]).toMatch(/^1 .*: for [12] of 2$/);
+    expect(offers).toHaveLength(3);
+    await user.click(dialog.getByRole('button', { name: /^1 / }));
+    await screen.findByRole('region', { name: 'Options' });
+    await expect.poll(() => sent.length).toBeGreaterThan(0);
+    expect(sent[0]).toEqual([
+      expect.stringMatching(/^p[12]$/),
+      { knees: { kind: 'option', option: 1 } },
+    ]);
   });
 
   it('with nobody booked say the next step', async () => {

@@ -6,9 +6,11 @@ import type { BookedPerson } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { ToggleChip } from '../../parts/chip.tsx';
+import { inputClass } from '../../parts/field.tsx';
 import { Empty } from '../../parts/states.tsx';
 import { OptionsByExercise } from './options-by-exercise.tsx';
 import { OptionsTable } from './options-table.tsx';
+import { mostChangesFirst } from './order-people.ts';
 import { WhoComes } from './who-comes.tsx';
 
 /** People against exercises: who starts where, and why. */
@@ -16,6 +18,8 @@ export function Component() {
   const catalogue = useCatalogue();
   const { lesson } = useLesson();
   const [onlyOpen, setOnlyOpen] = useState(false);
+  const [isByChanges, setByChanges] = useState(true);
+  const [wanted, setWanted] = useState('');
   const analysis = useMemo(() => analyseClass(lesson, lesson.plan, catalogue), [lesson, catalogue]);
   const items = exerciseItemsOf(lesson.plan);
   const verdicts = useMemo(
@@ -26,7 +30,11 @@ export function Component() {
     [...(analysis.options.choices.get(booked.person.id)?.values() ?? [])].some(
       (choice) => choice.kind !== 'option',
     );
-  const shown = onlyOpen ? lesson.attendees.filter(isOpen) : lesson.attendees;
+  const named = lesson.attendees.filter(({ person }) =>
+    person.name.toLowerCase().includes(wanted.trim().toLowerCase()),
+  );
+  const open = onlyOpen ? named.filter(isOpen) : named;
+  const shown = isByChanges ? mostChangesFirst(open, verdicts) : open;
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <div className="flex shrink-0 flex-wrap items-center gap-2 border-b border-line px-4 py-2.5">
@@ -34,9 +42,20 @@ export function Component() {
         <ToggleChip on={onlyOpen} onChange={setOnlyOpen}>
           only those who swap or rest
         </ToggleChip>
-        <p className="text-[0.8125rem] text-soft max-md:hidden">
-          Filled leaves say which option; a filled tip marks the standard one; copper is a swap or a
-          rest. Press a cell for the reason.
+        <ToggleChip on={isByChanges} onChange={setByChanges}>
+          most changes first
+        </ToggleChip>
+        <input
+          type="search"
+          aria-label="Find a person"
+          placeholder="Find a person"
+          value={wanted}
+          onChange={(event) => setWanted(event.target.value)}
+          className={`${inputClass} w-40`}
+        />
+        <p className="text-[0.8125rem] text-soft max-lg:hidden">
+          Leaves tell the option, a filled tip the standard one, copper a swap or a rest. A cell
+          tells why; an exercise’s name is for everybody.
         </p>
       </div>
       {lesson.attendees.length === 0 ? (
@@ -49,6 +68,12 @@ export function Component() {
         <div className="p-6">
           <Empty title="The plan is empty">
             Add exercises in Plan, and their options show here.
+          </Empty>
+        </div>
+      ) : shown.length === 0 ? (
+        <div className="p-6">
+          <Empty title="Nobody like that">
+            {wanted.trim() ? 'No name here has these letters.' : 'Nobody swaps or rests.'}
           </Empty>
         </div>
       ) : (

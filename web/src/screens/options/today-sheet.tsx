@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
+import { firstOptions } from '@wrenfern/core/people/choose-for-many';
 import { CAUTIONS, cautionOf, type CautionId } from '@wrenfern/core/people/cautions/cautions';
 import { cautionsOn, type CautionEntry } from '@wrenfern/core/people/person';
 import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
@@ -8,6 +9,7 @@ import { Sheet } from '../../parts/dialog.tsx';
 import { ToggleChip } from '../../parts/chip.tsx';
 import { Field, inputClass } from '../../parts/field.tsx';
 import { FindCaution } from '../../parts/find-caution.tsx';
+import { useCatalogue } from '../../data/catalogue.tsx';
 import { useSaveBooking } from '../../data/save-booking.ts';
 
 /** What is different about one person today only. */
@@ -69,15 +71,58 @@ function TodayForm({
           />
         )}
       </Field>
-      <div className="flex items-center gap-3">
+      <Throughout lesson={lesson} booked={booked} done={done} />
+      <div className="flex flex-wrap items-center gap-3">
         <Button look="main" onClick={() => void submit()}>
           Save for today
         </Button>
+        <Link
+          className="font-semibold text-fern underline"
+          to={`/classes/${lesson.id}/sheet?person=${booked.person.id}`}
+        >
+          Their page, to print
+        </Link>
         <Link className="font-semibold text-fern underline" to={`/people/${booked.person.id}`}>
           Open the record
         </Link>
       </div>
     </div>
+  );
+}
+
+/** One press for every exercise of the class. */
+function Throughout({
+  lesson,
+  booked,
+  done,
+}: {
+  lesson: WholeClass;
+  booked: BookedPerson;
+  done: () => void;
+}) {
+  const catalogue = useCatalogue();
+  const save = useSaveBooking(lesson.id);
+  const decided = Object.keys(booked.byHand).length;
+  const set = async (choices: BookedPerson['byHand']) => {
+    if (await save(booked, { choices })) done();
+  };
+  return (
+    <fieldset className="flex flex-wrap gap-2">
+      <legend className="mb-1 font-semibold">Every exercise</legend>
+      <Button
+        onClick={() => {
+          const first = firstOptions(lesson.plan, booked, catalogue, lesson.day);
+          void set({ ...first, ...booked.byHand });
+        }}
+      >
+        The first option, where it suits
+      </Button>
+      {decided > 0 ? (
+        <Button look="quiet" onClick={() => void set({})}>
+          Back to what is worked out ({decided} by hand)
+        </Button>
+      ) : null}
+    </fieldset>
   );
 }
 

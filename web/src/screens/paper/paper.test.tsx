@@ -35,6 +35,13 @@ describe('a class on paper', () => {
     expect(await printed()).toContain(first?.person.name.split(' ')[0]);
   });
 
+  it('becomes one person’s page, of whom one likes, or of whom the address names', async () => {
+    const { user } = show();
+    await user.click(await screen.findByLabelText('One person’s page'));
+    expect(await printed()).toMatch(/<h1>Asha Delun<\/h1>/);
+    expect(screen.getByLabelText<HTMLSelectElement>('Whose').value).toBe(first?.person.id);
+  });
+
   it.each([
     ['Set-up list', /: set-up<\/title>/],
     ['Cards, two on a page', /class="cards on2"/],

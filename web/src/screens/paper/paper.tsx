@@ -1,13 +1,14 @@
 import { ArrowLeft, Printer } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
+import { personPage } from '@wrenfern/core/formats/person-page';
+import { personPageHtml } from '@wrenfern/core/formats/person-page-html';
 import { runSheet } from '@wrenfern/core/formats/run-sheet';
 import { cueCardsHtml, runSheetHtml } from '@wrenfern/core/formats/run-sheet-html';
 import { setUpListHtml } from '@wrenfern/core/formats/set-up-list-html';
 import { LostPage } from '../../parts/not-found.tsx';
 import type { WholeClass } from '@wrenfern/contract/classes';
-
 import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { useClass } from '../../data/use-classes.ts';
@@ -15,6 +16,7 @@ import { useSession } from '../../data/use-session.ts';
 import { RequestProblem } from '../../data/request.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { showDay, showTimeOfDay } from '../../parts/dates.ts';
+import { Select } from '../../parts/select.tsx';
 import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { withFonts } from './paper-fonts.ts';
@@ -34,18 +36,25 @@ const FORMS = [
   { value: 'set-up', name: 'Set-up list' },
   { value: 'two', name: 'Cards, two on a page' },
   { value: 'eight', name: 'Cards, eight on a page' },
+  { value: 'person', name: 'One person’s page' },
 ] as const;
 type Form = (typeof FORMS)[number]['value'];
 
 function Paper({ lesson }: { lesson: WholeClass }) {
   const zone = useSession().data?.studio.timeZone ?? 'UTC';
-  const [form, setForm] = useState<Form>('sheet');
+  const [asked] = useSearchParams();
+  const forWhom = asked.get('person');
+  const [form, setForm] = useState<Form>(forWhom === null ? 'sheet' : 'person');
   const [withNames, setWithNames] = useState(false);
+  const [chosen, setChosen] = useState(forWhom ?? '');
+  const people = lesson.attendees.map(({ person }) => person);
+  const whose = (people.find(({ id }) => id === chosen) ?? people[0])?.id;
+  const forms = people.length > 0 ? FORMS : FORMS.filter(({ value }) => value !== 'person');
   const frame = useRef<HTMLIFrameElement>(null);
   const catalogue = useCatalogue();
   const html = useMemo(
-    () => withFonts(paperOf(lesson, catalogue, zone, form, withNames)),
-    [lesson, catalogue, zone, form, withNames],
+    () => withFonts(paperOf(lesson, catalogue, zone, form, withNames, whose)),
+    [lesson, catalogue, zone, form, withNames, whose],
   );
   return (
     <main className="flex h-dvh flex-col">
@@ -58,16 +67,26 @@ function Paper({ lesson }: { lesson: WholeClass }) {
           <ArrowLeft size={18} aria-hidden />
         </Link>
         <h1 className="min-w-0 truncate text-lg">{lesson.title} on paper</h1>
-        <SegmentedRadio label="Form" labelHidden choices={FORMS} value={form} onChange={setForm} />
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5 accent-(--fern)"
-            checked={withNames}
-            onChange={(event) => setWithNames(event.target.checked)}
+        <SegmentedRadio label="Form" labelHidden choices={forms} value={form} onChange={setForm} />
+        {form === 'person' && whose !== undefined ? (
+          <Select
+            label="Whose"
+            labelHidden
+            value={whose}
+            choices={people.map(({ id, name }) => ({ value: id, name }))}
+            onChange={setChosen}
           />
-          with first names
-        </label>
+        ) : (
+          <label className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-(--fern)"
+              checked={withNames}
+              onChange={(event) => setWithNames(event.target.checked)}
+            />
+            with first names
+          </label>
+        )}
         <Button
           look="main"
           className="ml-auto min-h-10"
@@ -95,15 +114,21 @@ function paperOf(
   zone: string,
   form: Form,
   withNames: boolean,
+  whose: string | undefined,
 ): string {
   const start = new Date(lesson.startsAt).getTime();
-  const sheet = runSheet({
+  const input = {
     plan: lesson.plan,
     catalogue,
     analysis: analyseClass(lesson, lesson.plan, catalogue),
-    machines: lesson.machines,
     when: `${showDay(lesson.startsAt, zone)}, ${showTimeOfDay(lesson.startsAt, zone)}`,
-    clock: (atS) => showTimeOfDay(new Date(start + atS * 1000).toISOString(), zone),
+    clock: (atS: number) => showTimeOfDay(new Date(start + atS * 1000).toISOString(), zone),
+  };
+  const person = lesson.attendees.find((each) => each.person.id === whose)?.person;
+  if (form === 'person' && person) return personPageHtml(personPage({ ...input, person }));
+  const sheet = runSheet({
+    ...input,
+    machines: lesson.machines,
     ...(withNames
       ? {
           names: new Map(
@@ -122,6 +147,7 @@ function paperOf(
   });
   switch (form) {
     case 'sheet':
+    case 'person':
       return runSheetHtml(sheet);
     case 'set-up':
       return setUpListHtml(sheet);

@@ -1,5 +1,6 @@
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
+import type { OwnBounds } from '@wrenfern/core/people/own-bounds';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
 import { Machines } from '@wrenfern/core/room/machines';
@@ -13,6 +14,7 @@ interface StudioChange {
   pace?: Pace;
   machines?: Machines;
   schools?: SchoolRules[];
+  ownBounds?: OwnBounds;
   retentionMonths?: number | null;
   needsSecondFactor?: boolean;
 }
@@ -22,7 +24,13 @@ let underWay: Promise<unknown> = Promise.resolve();
 
 type Settings = Pick<
   StudioSettings,
-  'cupboard' | 'pace' | 'machines' | 'schools' | 'retentionMonths' | 'needsSecondFactor'
+  | 'cupboard'
+  | 'pace'
+  | 'machines'
+  | 'schools'
+  | 'ownBounds'
+  | 'retentionMonths'
+  | 'needsSecondFactor'
 >;
 
 /** Shows a change of the studio at once, saves it, and fetches again what follows from it. */

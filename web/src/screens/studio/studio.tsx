@@ -12,6 +12,7 @@ import { readCupboard, writeCupboard } from '@wrenfern/core/formats/csv/cupboard
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { DeskPart } from './desk-part.tsx';
 import { MachinesPart } from './machines-part.tsx';
+import { OwnNumbersPart } from './own-numbers-part.tsx';
 import { SchoolsPart } from './schools-part.tsx';
 import { TeamPart } from './team-part.tsx';
 import { WholeStudio } from './whole-studio.tsx';
@@ -38,6 +39,7 @@ export function Component() {
       </div>
       <div className="flex flex-col gap-10">
         <PacePart studio={studio.data} isOwner={isOwner} />
+        {mayTeach ? <OwnNumbersPart studio={studio.data} isOwner={isOwner} /> : null}
         {mayTeach ? <TeamPart isOwner={isOwner} /> : null}
         {mayTeach ? <DeskPart isOwner={isOwner} /> : null}
         {mayTeach ? <KeepingPart studio={studio.data} isOwner={isOwner} /> : null}

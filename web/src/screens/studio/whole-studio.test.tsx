@@ -17,6 +17,7 @@ const STUDIO: StudioSettings = {
   pace: STEADY_PACE,
   machines: PLAIN_MACHINES,
   schools: [],
+  ownBounds: [],
   retentionMonths: null,
   needsSecondFactor: false,
   revision: 1,

@@ -1,10 +1,10 @@
-import { Popover } from 'radix-ui';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Analysis } from '@wrenfern/core';
 import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 import type { View } from '@wrenfern/core/movement/pose';
 import type { NowView } from '@wrenfern/core/live/run-class';
 import type { Choice } from '@wrenfern/core/people/choice';
+import { markRemedy } from '@wrenfern/core/people/remedies';
 import { markHow } from '@wrenfern/core/people/say-choice';
 import { itemsOf } from '@wrenfern/core/plan/plan';
 import { thoseWhoCome } from '@wrenfern/core/people/came';
@@ -14,11 +14,11 @@ import { describeItemDose } from '@wrenfern/core/plan/variants';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
-import { Button } from '../../parts/button.tsx';
 import { Figure } from '../../parts/figure.tsx';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { GearNext } from './gear-now.tsx';
 import { ThenCard } from './pause-cards.tsx';
+import { PersonChip, type Doing } from './person-chip.tsx';
 import { versionTitle } from '../../parts/version-title.ts';
 import type { Run } from './use-run.ts';
 
@@ -45,13 +45,6 @@ export function VersionsAside(props: AsideProps) {
   );
 }
 
-/** Somebody in a version, and how they do it where that is their own. */
-interface Doing {
-  id: string;
-  name: string;
-  marks: readonly string[];
-}
-
 interface Running {
   choice: Choice;
   people: Doing[];
@@ -73,10 +66,16 @@ function runningVersions({ lesson, analysis, run, now }: AsideProps): Running[] 
     const choice = choiceOf(id);
     return choice === undefined || choice.kind === 'rest' ? [] : markHow(choice.how);
   };
+  const tried = run.state.seen.filter(({ itemId }) => itemId === now.item.itemId);
   const named = (id: string, marks: readonly string[]) => ({
     id,
     name: nameOf.get(id) ?? id,
-    marks,
+    marks: [
+      ...marks,
+      ...tried.flatMap(({ personId, remedy }) =>
+        personId === id ? (markRemedy(remedy) ?? []) : [],
+      ),
+    ],
   });
   const versions: Running[] = (analysis.options.versions.get(now.item.itemId) ?? []).map(
     (version) => ({
@@ -106,7 +105,7 @@ function isDoing(version: Choice, choice: Choice | undefined): boolean {
 
 function Versions(props: AsideProps) {
   const catalogue = useCatalogue();
-  const { now, run } = props;
+  const { lesson, now, run } = props;
   const exercise = catalogue.get(now.item.exercise ?? '');
   if (!exercise) return null;
   const versions = runningVersions(props);
@@ -133,7 +132,11 @@ function Versions(props: AsideProps) {
               <ul className="mt-1.5 flex flex-wrap gap-1.5">
                 {people.map((person) => (
                   <li key={person.id}>
-                    <PersonChip person={person} exercise={exercise} run={run} now={now} />
+                    <PersonChip
+                      person={person}
+                      {...{ lesson, exercise, choice, run }}
+                      itemId={now.item.itemId}
+                    />
                   </li>
                 ))}
               </ul>
@@ -163,61 +166,6 @@ function look(
     option: target.options[shown - 1],
     view: target.view,
   };
-}
-
-/** Moves a person up or down: one press, then the option. */
-function PersonChip({
-  person,
-  exercise,
-  run,
-  now,
-}: {
-  person: Doing;
-  exercise: Exercise;
-  run: Run;
-  now: NowView;
-}) {
-  return (
-    <Popover.Root>
-      <Popover.Trigger className="min-h-11 rounded-xl bg-mist px-3 text-lg hover:brightness-110">
-        {person.name}
-        {person.marks.length > 0 ? (
-          <span className="block text-[0.8125rem] leading-tight text-soft">
-            {person.marks.join(', ')}
-          </span>
-        ) : null}
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          aria-label={`What ${person.name} does`}
-          collisionPadding={10}
-          sideOffset={4}
-          className="z-50 w-72 rounded-2xl border border-line bg-leaf p-4 text-lg text-ink shadow-lg"
-        >
-          <p className="mb-2 font-semibold">{person.name} does</p>
-          <div className="flex flex-col gap-2">
-            {exercise.options.map((option) => (
-              <Popover.Close key={option.number} asChild>
-                <Button
-                  className="min-h-11 justify-start text-left"
-                  onClick={() =>
-                    run.record({
-                      type: 'moved',
-                      itemId: now.item.itemId,
-                      personId: person.id,
-                      option: option.number,
-                    })
-                  }
-                >
-                  {option.number} · {option.name}
-                </Button>
-              </Popover.Close>
-            ))}
-          </div>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
-  );
 }
 
 /** Where it goes, and for how many where not everybody has one. */

@@ -1,0 +1,118 @@
+import type { Analysis } from '../analyse.ts';
+import { aidedOption } from '../body/aids/aided-option.ts';
+import type { Catalogue } from '../movement/catalogue.ts';
+import { describeDose } from '../movement/dose.ts';
+import { optionOf, type Exercise, type Option } from '../movement/exercise.ts';
+import { adviceOf } from '../people/advice.ts';
+import type { Choice } from '../people/choice.ts';
+import type { ExerciseItem, Plan } from '../plan/plan.ts';
+import { exerciseItemsOf } from '../plan/plan.ts';
+import { rulesOf } from '../plan/schools.ts';
+import { showClock } from '../plan/show-time.ts';
+import { doseOf } from '../plan/usual.ts';
+import { variantsOf } from '../plan/variants.ts';
+import type { SpringStep } from '../room/machines.ts';
+
+/** What one person does on one side, or on both where they are alike. */
+export interface PersonWay {
+  side?: 'right' | 'left';
+  does: string;
+  howFar?: string;
+  feltWhere?: string;
+}
+
+export interface PersonRow {
+  at: string;
+  name: string;
+  dose: string;
+  ways: PersonWay[];
+  /** The body as they do it, with their supports; nothing in a rest. */
+  drawn?: { exercise: Exercise; option: Option };
+}
+
+/** A class as one person does it: nothing of why, and no condition. */
+export interface PersonPage {
+  name: string;
+  title: string;
+  facts: string;
+  parts: { name: string; rows: PersonRow[] }[];
+}
+
+interface PersonPageInput {
+  plan: Plan;
+  catalogue: Catalogue;
+  analysis: Analysis;
+  person: { id: string; name: string; springs?: SpringStep | undefined };
+  /** Day and place in words; empty when the class has no day. */
+  when: string;
+  /** How a second of the class is told: the time of day, or minutes from the start. */
+  clock?: (atS: number) => string;
+}
+
+/** Pauses are left out: they are the same for all. */
+export function personPage(input: PersonPageInput): PersonPage {
+  const { plan, analysis, person, when, clock = showClock } = input;
+  const items = new Map(exerciseItemsOf(plan).map((item) => [item.id, item]));
+  const choices = analysis.options.choices.get(person.id);
+  const springs = person.springs ? `springs a step ${person.springs}` : '';
+  return {
+    name: person.name,
+    title: plan.title,
+    facts: [when, plan.machine, plan.machine === 'reformer' ? springs : '']
+      .filter(Boolean)
+      .join(' · '),
+    parts: analysis.timeline.segments
+      .map((segment) => ({
+        name: segment.name,
+        rows: segment.items.flatMap(({ itemId, startS }): PersonRow[] => {
+          const [item, choice] = [items.get(itemId), choices?.get(itemId)];
+          return item && choice ? [{ at: clock(startS), ...rowOf(item, choice, input) }] : [];
+        }),
+      }))
+      .filter(({ rows }) => rows.length > 0),
+  };
+}
+
+function rowOf(
+  item: ExerciseItem,
+  choice: Choice,
+  { plan, catalogue }: PersonPageInput,
+): Omit<PersonRow, 'at'> {
+  const exercise = catalogue.require(item.exercise);
+  const rules = rulesOf(plan.school);
+  const variants = variantsOf(item, exercise, rules);
+  const { onLeft, ...right } = choice;
+  const drawn = drawnOf(choice, exercise, catalogue);
+  return {
+    name: exercise.name,
+    dose:
+      variants.length > 0
+        ? variants.map(({ dose }) => describeDose(dose).replace(/ times$/, '')).join(' · ')
+        : describeDose(doseOf(item, exercise, rules)),
+    ways: onLeft
+      ? [
+          { side: 'right', ...wayOf(right, exercise, catalogue) },
+          { side: 'left', ...wayOf(onLeft, exercise, catalogue) },
+        ]
+      : [wayOf(right, exercise, catalogue)],
+    ...(drawn ? { drawn } : {}),
+  };
+}
+
+function wayOf(choice: Choice, exercise: Exercise, catalogue: Catalogue): PersonWay {
+  const { does, landmark, feltWhere } = adviceOf(choice, exercise, catalogue);
+  // What is left out, or done otherwise, has no measure of its own to stop at.
+  const isOwn = choice.kind === 'option' && choice.how?.smaller;
+  return {
+    does,
+    ...(isOwn && landmark ? { howFar: landmark } : {}),
+    ...(feltWhere ? { feltWhere } : {}),
+  };
+}
+
+function drawnOf(choice: Choice, exercise: Exercise, catalogue: Catalogue): PersonRow['drawn'] {
+  if (choice.kind === 'rest') return undefined;
+  const done = choice.kind === 'swap' ? catalogue.require(choice.exercise) : exercise;
+  const option = optionOf(done, choice.option);
+  return { exercise: done, option: aidedOption(option, choice.how?.aids ?? []) ?? option };
+}

@@ -1,0 +1,76 @@
+import { screen } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
+import { Person } from '@wrenfern/core/people/person';
+import { builtInCatalogue } from '@wrenfern/library';
+import { makeLesson } from '../../testing/a-class.tsx';
+import { showScreen, standInForServer } from '../../testing/show-screen.tsx';
+import { PersonChip } from './person-chip.tsx';
+
+standInForServer();
+
+const lesson = makeLesson({
+  attendees: [
+    {
+      person: Person.parse({ id: 'p1', name: 'Asha Delun', level: 2 }),
+      today: [],
+      todayNote: '',
+      byHand: {},
+      revision: 1,
+    },
+  ],
+});
+
+function show() {
+  const record = vi.fn();
+  const shown = showScreen(
+    <PersonChip
+      person={{ id: 'p1', name: 'Asha', marks: ['pad'] }}
+      lesson={lesson}
+      exercise={builtInCatalogue.require('hundred')}
+      choice={{ kind: 'option', option: 3, reasons: [] }}
+      itemId="i1"
+      run={{ record }}
+    />,
+    { answers: {} },
+  );
+  return { ...shown, record };
+}
+
+describe('somebody in the class', () => {
+  it('is moved to another option by two presses', async () => {
+    const { user, record } = show();
+    await user.click(await screen.findByRole('button', { name: /^Asha/ }));
+    await user.click(screen.getByRole('button', { name: /^1 · / }));
+    expect(record).toHaveBeenCalledWith({
+      type: 'moved',
+      itemId: 'i1',
+      personId: 'p1',
+      option: 1,
+    });
+    expect(screen.queryByText('Asha does')).toBeNull();
+  });
+
+  it('is helped: what is seen, then the smallest change first', async () => {
+    const { user, record } = show();
+    await user.click(await screen.findByRole('button', { name: /^Asha/ }));
+    await user.click(screen.getByRole('button', { name: 'Something seen …' }));
+    const signs = screen.getAllByRole('button').map(({ textContent }) => textContent);
+    expect(signs.indexOf('sharp, spreading, numb or dizzy')).toBeLessThan(
+      signs.indexOf('neck strains'),
+    );
+    await user.click(screen.getByRole('button', { name: 'neck strains' }));
+    expect(screen.getByText('On when: the head is light.')).toBeTruthy();
+    const [first] = screen
+      .getAllByRole('button')
+      .filter(({ textContent }) => /^Said/.test(textContent));
+    expect(first).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'rest' }));
+    expect(record).toHaveBeenCalledWith({
+      type: 'seen',
+      itemId: 'i1',
+      personId: 'p1',
+      sign: 'neck-strains',
+      remedy: { kind: 'rest' },
+    });
+  });
+});
