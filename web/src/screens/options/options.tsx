@@ -45,14 +45,16 @@ export function Component() {
         <ToggleChip on={isByChanges} onChange={setByChanges}>
           most changes first
         </ToggleChip>
-        <input
-          type="search"
-          aria-label="Find a person"
-          placeholder="Find a person"
-          value={wanted}
-          onChange={(event) => setWanted(event.target.value)}
-          className={`${inputClass} w-40`}
-        />
+        <div className="w-44">
+          <input
+            type="search"
+            aria-label="Find a person"
+            placeholder="Find a person"
+            value={wanted}
+            onChange={(event) => setWanted(event.target.value)}
+            className={inputClass}
+          />
+        </div>
         <p className="text-[0.8125rem] text-soft max-lg:hidden">
           Leaves tell the option, a filled tip the standard one, copper a swap or a rest. A cell
           tells why; an exercise’s name is for everybody.

@@ -46,9 +46,8 @@ function Paper({ lesson }: { lesson: WholeClass }) {
   const forWhom = asked.get('person');
   const [form, setForm] = useState<Form>(forWhom === null ? 'sheet' : 'person');
   const [withNames, setWithNames] = useState(false);
-  const [chosen, setChosen] = useState(forWhom ?? '');
   const people = lesson.attendees.map(({ person }) => person);
-  const whose = (people.find(({ id }) => id === chosen) ?? people[0])?.id;
+  const [whose, setWhose] = useState((people.find(({ id }) => id === forWhom) ?? people[0])?.id);
   const forms = people.length > 0 ? FORMS : FORMS.filter(({ value }) => value !== 'person');
   const frame = useRef<HTMLIFrameElement>(null);
   const catalogue = useCatalogue();
@@ -74,7 +73,7 @@ function Paper({ lesson }: { lesson: WholeClass }) {
             labelHidden
             value={whose}
             choices={people.map(({ id, name }) => ({ value: id, name }))}
-            onChange={setChosen}
+            onChange={setWhose}
           />
         ) : (
           <label className="flex items-center gap-2">
