@@ -26,6 +26,7 @@ import {
 import { ExerciseHistory, ExerciseVersions, OwnExercise, OwnExercises } from './exercises.ts';
 import { NearlyFull, Trail, Wastebasket } from './keeping.ts';
 import {
+  AttendedClasses,
   PeopleList,
   PeopleTaken,
   PersonEverything,
@@ -132,6 +133,7 @@ export const ANSWERS = {
   'GET /people/:id': read(RevisedPerson),
   'PUT /people/:id': read(RevisedPerson),
   'DELETE /people/:id': DONE,
+  'GET /people/:id/attended': read(AttendedClasses),
   'GET /people/:id/export': read(PersonEverything),
   'DELETE /people/:id/everything': DONE,
 

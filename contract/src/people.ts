@@ -1,6 +1,9 @@
 import { z } from 'zod';
 import { CautionEntry, Person } from '@wrenfern/core/people/person';
+import { AttendedClass } from '@wrenfern/core/log/suggest-record';
 import { HandChoices } from '@wrenfern/core/people/choice';
+import { Remedy } from '@wrenfern/core/people/remedies';
+import { SIGN_IDS } from '@wrenfern/core/people/signs';
 
 /** What is kept about a person, as it is sent to be saved. */
 export const PersonBody = Person.omit({ id: true });
@@ -26,9 +29,21 @@ export const PersonEverything = Person.extend({
       todayNote: z.string(),
       choices: HandChoices,
       moved: z.array(z.object({ itemId: z.string(), option: z.number(), at: z.iso.datetime() })),
+      seen: z.array(
+        z.object({
+          itemId: z.string(),
+          sign: z.enum(SIGN_IDS),
+          remedy: Remedy,
+          at: z.iso.datetime(),
+        }),
+      ),
     }),
   ),
 });
+
+/** The last taught classes that somebody came to, newest first. */
+export const AttendedClasses = z.object({ classes: z.array(AttendedClass) });
+export type AttendedClasses = z.infer<typeof AttendedClasses>;
 
 /** People who usually come together. */
 export const StandingGroup = z.object({

@@ -65,6 +65,13 @@ export const LiveEvent = z.discriminatedUnion('type', [
 ]);
 export type LiveEvent = z.infer<typeof LiveEvent>;
 
+/** Presses about one person; whoever they are is taken along, or out, by this alone. */
+export type PersonEvent = Extract<LiveEvent, { personId: string }>;
+
+export function isAboutPerson(event: LiveEvent): event is PersonEvent {
+  return 'personId' in event;
+}
+
 /** What was seen in somebody, and what was tried for it. */
 export interface SeenSign {
   itemId: string;

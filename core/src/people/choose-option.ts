@@ -47,18 +47,20 @@ function chosenOf({ catalogue, exercise }: OfferedItem): Map<string, Choice> {
 
 /** What somebody does of the cued options; the same choice for all for whom it comes to the same. */
 export function chooseAmong(cued: readonly number[], standing: Standing): Choice {
-  const { offer, own, easing, byHand, strands, member } = standing;
+  const { offer, byHand, strands, member } = standing;
   // What is chosen by hand is chosen for one person.
   if (byHand) return chooseFor(cued, standing);
   const chosen = chosenOf(offer);
   const key = [
-    ...strands.map(({ asking }) => asking.key),
+    ...strands.flatMap(({ asking, own, easing }) => [
+      asking.key,
+      own.from,
+      own.option,
+      easing.own,
+      easing.dose,
+    ]),
     cued.join(' '),
     offer.offered.join(' '),
-    own.from,
-    own.option,
-    easing.own,
-    easing.dose,
     member.cautions.join(' '),
   ].join('|');
   const known = chosen.get(key) ?? chooseFor(cued, standing);
@@ -93,7 +95,7 @@ function chooseOn(cued: readonly number[], standing: Standing, strand: Strand): 
   const best = bestOf(cued, strand);
   if (!best) return otherwiseOf(standing, strand);
   const { option, way } = best;
-  const how = withDose(way, standing.easing.dose);
+  const how = withDose(way, strand.easing.dose);
   return {
     kind: 'option',
     option,
@@ -101,15 +103,16 @@ function chooseOn(cued: readonly number[], standing: Standing, strand: Strand): 
     reasons: [
       ...passedOver(standing, strand, option),
       ...departures(way, option),
-      ...standing.easing.by.map((caution): Reason => ({ code: 'eased', caution })),
-      ownReason(standing.own, option),
+      ...strand.easing.by.map((caution): Reason => ({ code: 'eased', caution })),
+      ownReason(strand.own, option),
     ],
   };
 }
 
 /** What is done where none of the options is; the same for all for whom it comes to the same. */
 export function otherwiseOf(standing: Standing, strand: Strand): Choice {
-  const { offer, member, own, easing } = standing;
+  const { offer, member } = standing;
+  const { own, easing } = strand;
   const chosen = chosenOf(offer);
   const key = `otherwise ${strand.asking.key} ${own.option} ${easing.own} ${easing.dose} ${member.cautions.join(' ')} ${offer.offered.join(' ')}`;
   const known = chosen.get(key) ?? insteadOf(standing, strand);
@@ -120,8 +123,8 @@ export function otherwiseOf(standing: Standing, strand: Strand): Choice {
 /** What the hand decides is the exercise and the option; how it is done keeps within the bounds where it can. */
 function handChoice(
   byHand: HandChoice,
-  { offer, member, easing }: Standing,
-  { asking }: Strand,
+  { offer, member }: Standing,
+  { asking, easing }: Strand,
 ): Choice {
   const reasons: Reason[] = [{ code: 'by-hand' }];
   const rest = (): Choice => ({

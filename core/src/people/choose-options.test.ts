@@ -170,6 +170,20 @@ describe('chooseOption', () => {
     expect(codes(choice)).toEqual(['last-time']);
   });
 
+  it('takes each side as it was done last time, and the weaker where both work at once', () => {
+    const uneven = { ladder: { right: 3, left: 2 } };
+    const at = (sides: 'each' | 'none') => {
+      const who = attendee('a', 1);
+      who.person.usualOptions = uneven;
+      const dose = { kind: 'repetitions' as const, count: 8, sides };
+      const free = makeExercise('ladder', { dose, options: [{}, {}, {}] });
+      return chooseOption(who, itemOf('ladder'), createCatalogue([free]), DAY, SCHOOL);
+    };
+    expect(at('each')).toMatchObject({ option: 3, onLeft: { option: 2 } });
+    expect(at('none')).toMatchObject({ option: 2 });
+    expect(at('none').onLeft).toBeUndefined();
+  });
+
   it('offers a swap to somebody below all that is on offer', () => {
     const choice = choose(attendee('a', 1), 'ladder', [2, 3]);
     expect(choice).toMatchObject({ kind: 'swap', exercise: 'plain' });

@@ -11,8 +11,8 @@ export function withDose({ how }: AllowedWay, dose: number): How | undefined {
 
 /** What keeps somebody from their own option and those between it and the one that is chosen. */
 export function passedOver(
-  { offer, easing }: Standing,
-  { asking }: Strand,
+  { offer }: Standing,
+  { asking, easing }: Strand,
   chosen: number,
 ): Reason[] {
   return [...offer.offered]

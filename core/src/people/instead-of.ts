@@ -15,7 +15,8 @@ import { askingOf, numberOf, supportedWay, type AllowedWay, type Asking } from '
 
 /** Another exercise with a shared aim, else rest. */
 export function insteadOf(standing: Standing, strand: Strand): Choice {
-  const { offer, member, own, easing } = standing;
+  const { offer, member } = standing;
+  const { own, easing } = strand;
   const { exercise, catalogue } = offer;
   const passed = passedOver(standing, strand, 0);
   const why: Reason[] = passed.length > 0 ? passed : [{ code: 'not-offered', option: own.option }];

@@ -47,6 +47,13 @@ const CurrentEntry = z.strictObject({
 export const CautionEntry = z.preprocess(renewCaution, CurrentEntry);
 export type CautionEntry = z.infer<typeof CurrentEntry>;
 
+/** The option that was last done in full: on both sides, or on each. */
+const UsualOption = z.union([
+  OptionNumber,
+  z.strictObject({ right: OptionNumber, left: OptionNumber }),
+]);
+export type UsualOption = z.infer<typeof UsualOption>;
+
 /** As many exercises as a large library holds. */
 const MOST_USUAL = 2000;
 
@@ -55,9 +62,9 @@ export const Person = z.strictObject({
   name: z.string().trim().min(1, 'give a name').max(80, 'at most 80 letters'),
   /** The option this person usually works at, 1 to 4. */
   level: z.number().int().min(1).max(4).default(2),
-  /** Where they differ from that: the option they last did in full, by exercise. */
+  /** Where they differ from that: the option they last did in full, by exercise, each side by itself where they differ. */
   usualOptions: z
-    .record(SLUG, OptionNumber)
+    .record(SLUG, UsualOption)
     .refine((usual) => Object.keys(usual).length <= MOST_USUAL, 'more than there are exercises')
     .default({}),
   /** Where their springs differ from what the class is told: a lighter or a stronger person. */

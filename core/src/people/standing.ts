@@ -8,7 +8,7 @@ import { cautionOf, type CautionId } from './cautions/cautions.ts';
 import type { Choice, HandChoice } from './choice.ts';
 import type { Drawn } from './hits.ts';
 import type { OfferedItem } from './offered-item.ts';
-import type { Person } from './person.ts';
+import type { Person, UsualOption } from './person.ts';
 import type { Restriction } from './restrictions.ts';
 import {
   askingOf,
@@ -22,14 +22,29 @@ import {
 
 export type Own = { option: number; from: 'level' | 'last-time' | 'variants' };
 
-/** How far up a person goes; variants are no ladder, so everybody goes through them all. */
-function ownOption(person: Person, item: ExerciseItem, exercise: Exercise): Own {
+/** How far up a person goes on a side; variants are no ladder, so everybody goes through them all. */
+function ownOption(person: Person, item: ExerciseItem, exercise: Exercise, drawn: Drawn): Own {
   if (item.variants) return { option: exercise.options.length, from: 'variants' };
   const last = person.usualOptions[exercise.slug];
   return last === undefined
     ? { option: person.level, from: 'level' }
-    : { option: last, from: 'last-time' };
+    : { option: onSide(last, drawn), from: 'last-time' };
 }
+
+/** What is drawn is the right side. Done both ways at once, the weaker side decides. */
+function onSide(usual: UsualOption, drawn: Drawn): number {
+  if (typeof usual === 'number') return usual;
+  switch (drawn) {
+    case 'as drawn':
+      return usual.right;
+    case 'mirrored':
+      return usual.left;
+    case 'both ways':
+      return Math.min(usual.right, usual.left);
+  }
+}
+
+const DRAWN: readonly Drawn[] = ['as drawn', 'mirrored'];
 
 /** The same for all for whom an item comes to the same; what is chosen by hand is chosen for one. */
 export function likenessOf(
@@ -38,8 +53,11 @@ export function likenessOf(
 ): string {
   const { person, byHand } = attendee;
   if (byHand?.[offer.item.id]) return `by hand ${person.id}`;
-  const own = ownOption(person, offer.item, offer.exercise);
-  return [numberOf(restrictions), own.from, own.option, ...cautions].join(' ');
+  const own = DRAWN.flatMap((drawn) => {
+    const { from, option } = ownOption(person, offer.item, offer.exercise, drawn);
+    return [from, option];
+  });
+  return [numberOf(restrictions), ...own, ...cautions].join(' ');
 }
 
 /** What states like tired or new take off: options, and of the dose. */
@@ -82,6 +100,8 @@ interface OpenOption {
 /** What decides one person's way on one side, worked out once for every set of cued options. */
 export interface Strand {
   asking: Asking;
+  own: Own;
+  easing: Easing;
   /** The cheapest first. */
   open: readonly OpenOption[];
 }
@@ -90,8 +110,6 @@ export interface Strand {
 export interface Standing {
   offer: OfferedItem;
   member: GroupMember;
-  own: Own;
-  easing: Easing;
   byHand: HandChoice | undefined;
   /** One where both sides are the same; the right one first. */
   strands: readonly Strand[];
@@ -114,9 +132,11 @@ export function standingOf(member: GroupMember, offer: OfferedItem, likeness?: s
 function workOutStanding(member: GroupMember, offer: OfferedItem): Standing {
   const { attendee, restrictions, cautions } = member;
   const { item, exercise, offered, clock } = offer;
-  const own = ownOption(attendee.person, item, exercise);
-  const easing = easingOf(own.option, offered, cautions);
-  const strands = drawnSides(offer.dose, restrictions).map((drawn): Strand => {
+  const usual = attendee.person.usualOptions[exercise.slug];
+  const isUneven = typeof usual === 'object' && usual.right !== usual.left;
+  const strands = drawnSides(offer.dose, restrictions, isUneven).map((drawn): Strand => {
+    const own = ownOption(attendee.person, item, exercise, drawn);
+    const easing = easingOf(own.option, offered, cautions);
     const asking = askingOf(restrictions, drawn, clock);
     const open = [...offered]
       .reverse()
@@ -128,14 +148,14 @@ function workOutStanding(member: GroupMember, offer: OfferedItem): Standing {
         return [{ option: number, way, cost, key: optionKey(number, way.how) }];
       })
       .sort((one, other) => one.cost - other.cost);
-    return { asking, open };
+    return { asking, own, easing, open };
   });
-  return { offer, member, own, easing, byHand: attendee.byHand?.[item.id], strands };
+  return { offer, member, byHand: attendee.byHand?.[item.id], strands };
 }
 
 /** Sides that are looked at apart: only where somebody has one side that is not as the other. */
-function drawnSides(dose: Dose, restrictions: readonly Restriction[]): Drawn[] {
-  const isOneSided = restrictions.some(({ side }) => side !== 'either');
+function drawnSides(dose: Dose, restrictions: readonly Restriction[], isUneven: boolean): Drawn[] {
+  const isOneSided = isUneven || restrictions.some(({ side }) => side !== 'either');
   switch (dose.sides) {
     case 'left':
       return ['mirrored'];

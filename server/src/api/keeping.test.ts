@@ -33,6 +33,10 @@ async function taughtTo(name: string) {
     { id: 'event-0001', type: 'start', order: 1, ...at },
     { id: 'event-0002', type: 'moved', order: 2, itemId: 'a', personId, option: 1, ...at },
     { id: 'event-0003', type: 'note', order: 3, itemId: 'a', text: `${name} tired`, ...at },
+    {
+      ...{ id: 'event-0004', type: 'seen', order: 4, itemId: 'a', personId, ...at },
+      ...{ sign: 'slumps', remedy: { kind: 'cue' } },
+    },
   ];
   await owner.agent.post(`/api/classes/${classId}/events`).send({ events }).expect(201);
   const note = { revision: 0, effort: 3, note: `Ask ${name.split(' ')[0] ?? ''} about the knee.` };
@@ -104,7 +108,13 @@ describe('a record', () => {
       name: 'Dario <b>Vale',
       ...SECRETS,
       classes: [
-        { title: 'Morning', taught: true, todayNote: 'slept badly', moved: [{ option: 1 }] },
+        {
+          title: 'Morning',
+          taught: true,
+          todayNote: 'slept badly',
+          moved: [{ option: 1 }],
+          seen: [{ sign: 'slumps' }],
+        },
       ],
     });
     const page = await owner.agent.get(`/api/people/${personId}/export?as=page`).expect(200);
@@ -127,6 +137,7 @@ describe('a record', () => {
         { event: { type: 'start' } },
         { event: { type: 'moved', personId: 'erased', option: 1 } },
         { event: { type: 'note', text: 'erased tired' } },
+        { event: { type: 'seen', personId: 'erased', sign: 'slumps' } },
       ],
     });
     const note = await owner.agent.get(`/api/classes/${classId}/note`).expect(200);

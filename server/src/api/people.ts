@@ -5,9 +5,11 @@ import { databaseOfModels, PersonRow } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { sealRecord } from '../keeping/records.ts';
 import { noteAccess } from '../keeping/trail.ts';
+import { attendedBy } from './attended.ts';
 import { needRoom } from './quota.ts';
 import { ApiError } from './errors.ts';
 import { readBody, readId } from './read.ts';
+import { studioOf } from './studio.ts';
 
 function personOf(row: PersonRow): Person {
   return { id: row.id, name: row.name, ...row.record };
@@ -59,6 +61,15 @@ export function peopleRouter() {
     const row = await rowsOf(PersonRow, member.studioId).one({ id: readId(request) });
     await noteAccess(member, 'read', 'person', row.id);
     return told(row);
+  });
+
+  /** What the log says of somebody: the classes they came to, for their record to be looked at again. */
+  on('GET /people/:id/attended', async (request, { studioId }) => {
+    const [studio, row] = await Promise.all([
+      studioOf(studioId),
+      rowsOf(PersonRow, studioId).one({ id: readId(request) }),
+    ]);
+    return { classes: await attendedBy(studioId, row.id, studio.timeZone) };
   });
 
   on('PUT /people/:id', async (request, member) => {

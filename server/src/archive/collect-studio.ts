@@ -1,5 +1,5 @@
 import { Op } from 'sequelize';
-import type { LiveEvent } from '@wrenfern/core/live/events';
+import { isAboutPerson, type LiveEvent } from '@wrenfern/core/live/events';
 import {
   Booking,
   ClassEvent,
@@ -158,7 +158,7 @@ async function collectClasses(studioId: string, names: Names): Promise<ClassFile
 
 /** Presses that name somebody name them as the archive does; who is gone stays nobody. */
 function named(event: LiveEvent, { person }: Names): LiveEvent {
-  if (event.type !== 'moved') return event;
+  if (!isAboutPerson(event)) return event;
   return { ...event, personId: person(event.personId) ?? ERASED };
 }
 

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Model, ModelStatic, Transaction } from 'sequelize';
 import { classLengthS } from '@wrenfern/core/live/class-length';
-import type { LiveEvent } from '@wrenfern/core/live/events';
+import { isAboutPerson, type LiveEvent } from '@wrenfern/core/live/events';
 import {
   Booking,
   ClassEvent,
@@ -190,6 +190,6 @@ function rowsOfClass(each: ClassFile, classId: string, names: Names) {
 }
 
 function withPerson(event: LiveEvent, persons: ReadonlyMap<string, string>): LiveEvent {
-  if (event.type !== 'moved') return event;
+  if (!isAboutPerson(event)) return event;
   return { ...event, personId: persons.get(event.personId) ?? event.personId };
 }

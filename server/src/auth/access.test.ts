@@ -64,6 +64,7 @@ const ROUTES: [route: string, who: string, stranger: number][] = [
   ['POST /people/import', 'oi', 422],
   ['GET /people/:id', 'oi', 404],
   ['PUT /people/:id', 'oi', 404],
+  ['GET /people/:id/attended', 'oi', 404],
   ['GET /people/:id/export', 'o', 404],
   ['GET /studio', 'oicr', 200],
   ['PATCH /studio', 'o', 422],

@@ -82,6 +82,7 @@ export const ACCESS = {
   'GET /people/:id': STAFF,
   'PUT /people/:id': STAFF,
   'DELETE /people/:id': STAFF,
+  'GET /people/:id/attended': STAFF,
   'GET /people/:id/export': OWNER,
   'DELETE /people/:id/everything': OWNER,
 

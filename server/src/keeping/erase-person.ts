@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
+import { isAboutPerson } from '@wrenfern/core/live/events';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import {
   Booking,
@@ -30,7 +31,7 @@ export async function erasePerson(row: PersonRow, transaction: Transaction): Pro
   const events = await ClassEvent.findAll({ where: { studioId, classId }, transaction });
   for (const each of events) {
     const { event } = each;
-    if (event.type === 'moved' && event.personId === id) {
+    if (isAboutPerson(event) && event.personId === id) {
       await each.update({ event: { ...event, personId: ERASED } }, { transaction });
     } else if (event.type === 'note' && holds(event.text)) {
       await each.update(

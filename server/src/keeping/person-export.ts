@@ -3,6 +3,7 @@ import { escapeXml } from '@wrenfern/core/body/figure/escape-xml';
 import { listWords } from '@wrenfern/core/movement/words';
 import { ratherNotOf } from '@wrenfern/core/people/rather-not';
 import { cautionWords } from '@wrenfern/core/formats/csv/caution-cell';
+import { signOf } from '@wrenfern/core/people/signs';
 import { cautionOf } from '@wrenfern/core/people/cautions/cautions';
 import { Booking, ClassEvent, ClassRow, type PersonRow } from '../db/models.ts';
 
@@ -50,6 +51,18 @@ export async function collectPerson(row: PersonRow) {
               ]
             : [],
         ),
+        seen: events.flatMap(({ classId: of, event }) =>
+          of === lesson.id && event.type === 'seen' && event.personId === id
+            ? [
+                {
+                  itemId: event.itemId,
+                  sign: event.sign,
+                  remedy: event.remedy,
+                  at: new Date(event.atMs).toISOString(),
+                },
+              ]
+            : [],
+        ),
       };
     }),
   };
@@ -69,12 +82,13 @@ function aboutPerson({ saidAs, emergency, ratherNot = [] }: PersonEverything): s
 /** The same for a reader: one page without scripts. */
 export function writePersonPage(person: PersonEverything): string {
   const cautions = person.cautions.map((entry) => cautionWords(entry).join(', '));
-  const classes = person.classes.map(({ startsAt, title, taught, todayNote, today }) =>
+  const classes = person.classes.map(({ startsAt, title, taught, todayNote, today, seen }) =>
     [
       startsAt.slice(0, 16).replace('T', ' '),
       title,
       taught ? 'taught' : 'planned',
       ...today.map(({ caution }) => cautionOf(caution).name),
+      ...seen.map(({ sign }) => signOf(sign).seen),
       todayNote,
     ]
       .filter(Boolean)

@@ -87,7 +87,10 @@ const person = fc.record(
     holds: fc.dictionary(fc.constantFrom(...FOUNDATIONS), fc.integer({ min: 0, max: 3 })),
     usualOptions: fc.dictionary(
       fc.constantFrom('roll-up', 'hundred'),
-      fc.integer({ min: 1, max: 4 }),
+      fc.oneof(
+        fc.integer({ min: 1, max: 4 }),
+        fc.record({ right: fc.integer({ min: 1, max: 6 }), left: fc.integer({ min: 1, max: 6 }) }),
+      ),
     ),
     cautions: fc.array(
       fc.record(

@@ -63,7 +63,11 @@ export function writePeople(people: readonly Person[]): string {
         ';',
       ),
       joinCell(
-        Object.entries(person.usualOptions).map(([slug, option]) => `${slug} ${option}`),
+        Object.entries(person.usualOptions).map(([slug, option]) =>
+          typeof option === 'number'
+            ? `${slug} ${option}`
+            : `${slug} right ${option.right} left ${option.left}`,
+        ),
         ';',
       ),
       person.consentOn ?? '',
@@ -205,8 +209,16 @@ function readUsual(cell: string, faults: CellFault[]): Person['usualOptions'] {
   const usual: Person['usualOptions'] = {};
   for (const entry of splitCell(cell, ';')) {
     const [, slug = '', option = ''] = /^([a-z0-9-]+)\s+([1-6])$/.exec(entry) ?? [];
+    const [, of = '', right, left] =
+      /^([a-z0-9-]+)\s+right\s+([1-6])\s+left\s+([1-6])$/.exec(entry) ?? [];
     if (slug) usual[slug] = Number(option);
-    else faults.push({ column: 'usual options', message: `“${entry}” is no exercise with 1 to 6` });
+    else if (of) usual[of] = { right: Number(right), left: Number(left) };
+    else {
+      faults.push({
+        column: 'usual options',
+        message: `“${entry}” is no exercise with 1 to 6, nor with “right 2 left 1”`,
+      });
+    }
   }
   return usual;
 }

@@ -1,7 +1,8 @@
-import { screen } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { Person } from '@wrenfern/core/people/person';
-import { showScreen, standInForServer } from '../../testing/show-screen.tsx';
+import { showScreen, standInForServer, type Answer } from '../../testing/show-screen.tsx';
+import type { AttendedClasses } from '@wrenfern/contract/people';
 import { RecordForm } from './record-form.tsx';
 
 standInForServer();
@@ -13,6 +14,11 @@ const tove = Person.parse({
   usualOptions: { clam: 2 },
   holds: { breath: 1 },
   cautions: [{ caution: 'knee', since: '2026-03-01', clearedBy: 'physiotherapist' }],
+});
+
+const answersFor = (attended: AttendedClasses): Record<`${string} ${string}`, Answer> => ({
+  'GET /people/tove/attended': () => ({ json: attended }),
+  'PUT /people/tove': () => ({ json: { ...tove, revision: 8 } }),
 });
 
 describe('the form of a record', () => {
@@ -30,7 +36,7 @@ describe('the form of a record', () => {
 
   it('sends what was changed and keeps what it does not show', async () => {
     const { user, sent } = showScreen(<RecordForm known={{ ...tove, revision: 7 }} />, {
-      answers: { 'PUT /people/tove': () => ({ json: { ...tove, revision: 8 } }) },
+      answers: answersFor({ classes: [] }),
     });
     await user.selectOptions(screen.getByLabelText('Springs on the reformer'), 'a step lighter');
     await user.click(screen.getByRole('button', { name: 'Remove Knee' }));
@@ -38,5 +44,27 @@ describe('the form of a record', () => {
     await expect.poll(() => sent.length).toBe(1);
     const { id: _, ...body } = tove;
     expect(sent[0]?.body).toEqual({ ...body, springs: 'lighter', cautions: [], revision: 7 });
+  });
+
+  it('takes what the log suggests, each with its evidence, and sends it only when saved', async () => {
+    const day = '2026-11-26';
+    const done = [{ exercise: 'clam', option: 3 }];
+    const { user, sent } = showScreen(<RecordForm known={{ ...tove, revision: 7 }} />, {
+      answers: answersFor({ classes: [{ day, done }] }),
+    });
+    const suggested = within(await screen.findByRole('region', { name: 'Suggested from the log' }));
+    const clam = suggested
+      .getAllByRole('listitem')
+      .find(({ textContent }) => textContent.includes('Clam: option 3'));
+    expect(clam?.textContent).toContain('did it on 2026-11-26');
+    await user.click(within(clam as HTMLElement).getByRole('button', { name: 'Take it' }));
+    expect(suggested.queryByText(/Clam: option 3/)).toBeNull();
+    expect(screen.getByLabelText<HTMLSelectElement>('both sides').value).toBe('3');
+    expect(sent).toEqual([]);
+    await user.click(screen.getByRole('button', { name: 'each side' }));
+    await user.selectOptions(screen.getByLabelText('left'), '2');
+    await user.click(screen.getByRole('button', { name: 'Save' }));
+    await expect.poll(() => sent.length).toBe(1);
+    expect(sent[0]?.body).toMatchObject({ usualOptions: { clam: { right: 3, left: 2 } } });
   });
 });

@@ -15,7 +15,9 @@ import { ToggleChip } from '../../parts/chip.tsx';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
 import { FormError } from '../../parts/form-error.tsx';
 import { CautionsField } from './cautions-field.tsx';
+import { FromTheLog } from './from-the-log.tsx';
 import { GivePerson, RemovePerson } from './give-or-remove.tsx';
+import { LastTimeField } from './last-time-field.tsx';
 import { recordOf, valuesOf, type RecordFormState, type RecordValues } from './record-values.ts';
 
 const LEVELS = [
@@ -26,17 +28,12 @@ const LEVELS = [
 ] as const;
 
 /** Reads the fields as the server will: what it would refuse is said beside the field. */
-function schemaOf(usualOptions: PersonBody['usualOptions']) {
-  return z
-    .custom<RecordValues>()
-    .transform((values) => recordOf(values, usualOptions))
-    .pipe(PersonBody);
-}
+const RecordFields = z.custom<RecordValues>().transform(recordOf).pipe(PersonBody);
 
 /** A person's record: who, where they start, what they bring, and their cautions. */
 export function RecordForm({ known }: { known: RevisedPerson | undefined }) {
   const form = useForm<RecordValues, unknown, PersonBody>({
-    resolver: zodResolver(schemaOf(known?.usualOptions ?? {})),
+    resolver: zodResolver(RecordFields),
     defaultValues: valuesOf(known),
   });
   const { errors, isSubmitting, isDirty } = form.formState;
@@ -66,6 +63,8 @@ export function RecordForm({ known }: { known: RevisedPerson | undefined }) {
         <div className="flex flex-col gap-4">
           <WhoFields form={form} />
           <Holds form={form} />
+          {known ? <FromTheLog form={form} known={known} /> : null}
+          <LastTimeField form={form} />
         </div>
         <CautionsField form={form} />
       </div>

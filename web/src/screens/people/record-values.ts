@@ -43,6 +43,8 @@ export interface RecordValues {
   note: string;
   cautions: CautionLine[];
   holds: Record<Foundation, number>;
+  /** The option of the last time, by exercise. */
+  usualOptions: Person['usualOptions'];
 }
 
 export type RecordFormState = UseFormReturn<RecordValues, unknown, PersonBody>;
@@ -120,14 +122,12 @@ export function valuesOf(person: Person | undefined): RecordValues {
     holds: Object.fromEntries(
       FOUNDATIONS.map((foundation) => [foundation, person?.holds[foundation] ?? 0]),
     ) as Record<Foundation, number>,
+    usualOptions: person?.usualOptions ?? {},
   };
 }
 
-/** What is sent: empty texts left out. A sheet that is kept elsewhere stays: `usualOptions`. */
-export function recordOf(
-  values: RecordValues,
-  usualOptions: Person['usualOptions'],
-): z.input<typeof PersonBody> {
+/** What is sent: empty texts left out. */
+export function recordOf(values: RecordValues): z.input<typeof PersonBody> {
   const held = FOUNDATIONS.filter((foundation) => values.holds[foundation] > 0);
   return {
     name: values.name,
@@ -140,7 +140,7 @@ export function recordOf(
       : {}),
     ...(values.ratherNot.length > 0 ? { ratherNot: values.ratherNot } : {}),
     note: values.note,
-    usualOptions,
+    usualOptions: values.usualOptions,
     cautions: values.cautions.map(entryOf),
     holds: Object.fromEntries(held.map((foundation) => [foundation, values.holds[foundation]])),
   };
