@@ -4,7 +4,7 @@ import { aidedOption, MOST_AIDS } from '@wrenfern/core/body/aids/aided-option';
 import { AID_IDS, aidOf, type AidId } from '@wrenfern/core/body/aids/aids';
 import { optionOf, type Option } from '@wrenfern/core/movement/exercise';
 import { amountOf, askedBy, fittingAids } from '@wrenfern/core/people/asked';
-import { SIDE_ASKS, WHOLE_ASKS, type Timeless } from '@wrenfern/core/people/asks';
+import { isByClock, SIDE_ASKS, WHOLE_ASKS, type Timeless } from '@wrenfern/core/people/asks';
 import { CAUTION_IDS, cautionOf, type CautionId } from '@wrenfern/core/people/cautions/cautions';
 import type { Caution } from '@wrenfern/core/people/cautions/caution';
 import type { Choice } from '@wrenfern/core/people/choice';
@@ -295,6 +295,56 @@ describe('what is chosen', () => {
           );
           expect(limited).toBe(each.how !== undefined);
         }
+      }),
+      RUNS,
+    );
+  });
+
+  it('so that what was limited, times how much of it is done, is less than as it stands', () => {
+    fc.assert(
+      fc.property(exercises, levels, entries, ({ slug }, level, cautions) => {
+        for (const each of both(choose(slug, level, cautions))) {
+          if (each.kind !== 'option' || !each.how) continue;
+          const { how } = each;
+          const option = optionOf(builtInCatalogue.require(slug), each.option);
+          const [before, after] = [askedBy(option, AS_ASKED), askedBy(option, how)];
+          if (!before || !after) throw new Error('it can’t be done so');
+          for (const reason of each.reasons) {
+            if (reason.code !== 'asks' || reason.option !== each.option) continue;
+            const { ask, value } = reason;
+            if (value === undefined || isByClock(ask)) continue;
+            const [was, is] = [before, after].map((asked) => amountOf(asked, ask, 'either') ?? 0);
+            const isEased = how.aids.some((aid) =>
+              ((aidOf(aid).eases ?? []) as string[]).includes(ask),
+            );
+            if (!isEased) expect((is ?? 0) * how.dose).toBeLessThan(was ?? 0);
+          }
+        }
+      }),
+      RUNS,
+    );
+  });
+
+  it('is mirrored when what was done last time is', () => {
+    const sides = fc.record({ right: levels, left: levels });
+    fc.assert(
+      fc.property(exercises, levels, sides, ({ slug, dose }, level, { right, left }) => {
+        if (dose.sides !== 'each') return;
+        const withUsual = (usual: object) =>
+          chooseOption(
+            {
+              person: Person.parse({ id: 'p', name: 'P', level, usualOptions: { [slug]: usual } }),
+            },
+            item(slug),
+            builtInCatalogue,
+            DAY,
+            SCHOOL,
+          );
+        const bare = (choice: Choice | undefined) =>
+          choice && { ...choice, reasons: [], onLeft: undefined };
+        const [one, other] = [withUsual({ right, left }), withUsual({ right: left, left: right })];
+        expect(bare(one)).toEqual(bare(other.onLeft ?? other));
+        expect(bare(one.onLeft ?? one)).toEqual(bare(other));
       }),
       RUNS,
     );

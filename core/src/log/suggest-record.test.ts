@@ -27,7 +27,8 @@ describe('what the log suggests for a record', () => {
     ['met', 9, 1],
     ['deep', 2, 1],
     ['deep', 3, 2],
-    ['deep', 5, 3],
+    ['deep', 7, 2],
+    ['deep', 8, 3],
   ] as const)(
     'a foundation: %s in %i classes is depth %i (common practice)',
     (slug, times, depth) => {

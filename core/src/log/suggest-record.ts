@@ -26,7 +26,7 @@ export interface RecordSuggestions {
 }
 
 /** In so many classes a foundation was taught to a depth before somebody brings it so deep. Common practice. */
-const CLASSES_TO = { 1: 1, 2: 3, 3: 5 } as const;
+const CLASSES_TO = { 1: 1, 2: 3, 3: 8 } as const;
 const DEPTHS = [3, 2, 1] as const;
 /** One option up or down in so many exercises of so many of the last classes, and never the other way. */
 const LEVEL = { lately: 4, classes: 2, exercises: 3 } as const;

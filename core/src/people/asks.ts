@@ -54,7 +54,7 @@ export const SIDE_ASKS = Object.keys(SIDE_MEASURES) as SideMeasure[];
 export type Timeless = WholeAsk | SideMeasure;
 
 /** True for what depends on the dose. */
-export function isByClock(ask: Ask): boolean {
+export function isByClock(ask: Ask): ask is (typeof CLOCK_ASKS)[number] {
   return (CLOCK_ASKS as readonly Ask[]).includes(ask);
 }
 

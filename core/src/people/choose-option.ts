@@ -3,14 +3,7 @@ import type { Exercise } from '../movement/exercise.ts';
 import type { ExerciseItem, School } from '../plan/plan.ts';
 import { memberOn, type Attendee } from './attendee.ts';
 import type { Choice, HandChoice } from './choice.ts';
-import {
-  asksOf,
-  departures,
-  isFirstOfItsKind,
-  ownReason,
-  passedOver,
-  withDose,
-} from './departures.ts';
+import { asksOf, departures, eachOnce, ownReason, passedOver, withDose } from './departures.ts';
 import { insteadOf } from './instead-of.ts';
 import { offerItem, type OfferedItem } from './offered-item.ts';
 import type { Reason } from './reasons.ts';
@@ -47,22 +40,10 @@ function chosenOf({ catalogue, exercise }: OfferedItem): Map<string, Choice> {
 
 /** What somebody does of the cued options; the same choice for all for whom it comes to the same. */
 export function chooseAmong(cued: readonly number[], standing: Standing): Choice {
-  const { offer, byHand, strands, member } = standing;
   // What is chosen by hand is chosen for one person.
-  if (byHand) return chooseFor(cued, standing);
-  const chosen = chosenOf(offer);
-  const key = [
-    ...strands.flatMap(({ asking, own, easing }) => [
-      asking.key,
-      own.from,
-      own.option,
-      easing.own,
-      easing.dose,
-    ]),
-    cued.join(' '),
-    offer.offered.join(' '),
-    member.cautions.join(' '),
-  ].join('|');
+  if (standing.byHand) return chooseFor(cued, standing);
+  const chosen = chosenOf(standing.offer);
+  const key = `${standing.key} ${cued.join(' ')}`;
   const known = chosen.get(key) ?? chooseFor(cued, standing);
   if (chosen.size >= MOST_CHOSEN) chosen.clear();
   chosen.set(key, known);
@@ -81,7 +62,7 @@ function chooseFor(cued: readonly number[], standing: Standing): Choice {
 /** Each reason once, and behind them when more may be tried again. */
 function inTurn(choice: Choice): Choice {
   if (choice.reasons.length < 2) return choice;
-  const once = choice.reasons.filter(isFirstOfItsKind);
+  const once = eachOnce(choice.reasons);
   const again = once.filter(({ code }) => code === 'again');
   return { ...choice, reasons: [...once.filter(({ code }) => code !== 'again'), ...again] };
 }
@@ -109,8 +90,17 @@ function chooseOn(cued: readonly number[], standing: Standing, strand: Strand): 
   };
 }
 
-/** What is done where none of the options is; the same for all for whom it comes to the same. */
+const OTHERWISE = new WeakMap<Strand, Choice>();
+
+/** What is done where none of the options is: asked again for every set of cued options, found out once. */
 export function otherwiseOf(standing: Standing, strand: Strand): Choice {
+  const known = OTHERWISE.get(strand) ?? sharedOtherwise(standing, strand);
+  OTHERWISE.set(strand, known);
+  return known;
+}
+
+/** The same for all for whom it comes to the same. */
+function sharedOtherwise(standing: Standing, strand: Strand): Choice {
   const { offer, member } = standing;
   const { own, easing } = strand;
   const chosen = chosenOf(offer);

@@ -49,10 +49,9 @@ export function departures({ how, answers }: AllowedWay, option: number): Reason
   ];
 }
 
-/** False for what was said before. */
-export function isFirstOfItsKind(reason: Reason, index: number, all: readonly Reason[]): boolean {
-  const text = JSON.stringify(reason);
-  return all.findIndex((other) => JSON.stringify(other) === text) === index;
+/** What was said before is not said again. */
+export function eachOnce(reasons: readonly Reason[]): Reason[] {
+  return [...new Map(reasons.map((reason) => [JSON.stringify(reason), reason])).values()];
 }
 
 /** Why this high and no higher. */

@@ -81,9 +81,14 @@ function rankStandIns(
     (isOfAKindLeftOut(other, restrictions) ? 4 : 0) +
     (other.position === exercise.position ? 0 : 2) +
     (isWelcome(other, cautions) ? 0 : 1);
-  const known = ranked.get(key) ?? [...all].sort((a, b) => place(a) - place(b));
-  ranked.set(key, known);
-  return known;
+  const known = ranked.get(key);
+  if (known) return known;
+  const made = all
+    .map((other) => ({ other, at: place(other) }))
+    .sort((a, b) => a.at - b.at)
+    .map(({ other }) => other);
+  ranked.set(key, made);
+  return made;
 }
 
 /** Jumping and the like: its easiest option may be allowed, but nobody is sent there. */

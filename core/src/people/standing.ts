@@ -44,20 +44,26 @@ function onSide(usual: UsualOption, drawn: Drawn): number {
   }
 }
 
-const DRAWN: readonly Drawn[] = ['as drawn', 'mirrored'];
+const MEMBER_KEYS = new WeakMap<GroupMember, string>();
+
+/** What of a person decides at every item. */
+function keyOf(member: GroupMember): string {
+  const known = MEMBER_KEYS.get(member);
+  if (known !== undefined) return known;
+  const made = [numberOf(member.restrictions), ...member.cautions].join(' ');
+  MEMBER_KEYS.set(member, made);
+  return made;
+}
 
 /** The same for all for whom an item comes to the same; what is chosen by hand is chosen for one. */
-export function likenessOf(
-  { attendee, restrictions, cautions }: GroupMember,
-  offer: OfferedItem,
-): string {
-  const { person, byHand } = attendee;
-  if (byHand?.[offer.item.id]) return `by hand ${person.id}`;
-  const own = DRAWN.flatMap((drawn) => {
-    const { from, option } = ownOption(person, offer.item, offer.exercise, drawn);
-    return [from, option];
-  });
-  return [numberOf(restrictions), ...own, ...cautions].join(' ');
+export function likenessOf(member: GroupMember, { item, exercise }: OfferedItem): string {
+  const { person, byHand } = member.attendee;
+  if (byHand?.[item.id]) return `by hand ${person.id}`;
+  if (item.variants) return keyOf(member);
+  const last = person.usualOptions[exercise.slug];
+  if (last === undefined) return `${keyOf(member)} level ${person.level}`;
+  const usual = typeof last === 'number' ? String(last) : `${last.right} ${last.left}`;
+  return `${keyOf(member)} last ${usual}`;
 }
 
 /** What states like tired or new take off: options, and of the dose. */
@@ -111,6 +117,8 @@ export interface Standing {
   offer: OfferedItem;
   member: GroupMember;
   byHand: HandChoice | undefined;
+  /** The same for all for whom the exercise comes to the same. */
+  key: string;
   /** One where both sides are the same; the right one first. */
   strands: readonly Strand[];
 }
@@ -150,7 +158,18 @@ function workOutStanding(member: GroupMember, offer: OfferedItem): Standing {
       .sort((one, other) => one.cost - other.cost);
     return { asking, own, easing, open };
   });
-  return { offer, member, byHand: attendee.byHand?.[item.id], strands };
+  const key = [
+    ...strands.flatMap(({ asking, own: { from, option }, easing }) => [
+      asking.key,
+      from,
+      option,
+      easing.own,
+      easing.dose,
+    ]),
+    offered.join(' '),
+    ...cautions,
+  ].join('|');
+  return { offer, member, byHand: attendee.byHand?.[item.id], key, strands };
 }
 
 /** Sides that are looked at apart: only where somebody has one side that is not as the other. */

@@ -31,7 +31,10 @@ export function FromTheLog({ form, known }: { form: RecordFormState; known: Revi
   if (suggestions.length === 0) return null;
   return (
     <section aria-label="Suggested from the log">
-      <h2 className="mb-1 text-xl">Suggested from the log</h2>
+      <h2 className="text-xl">Suggested from the log</h2>
+      <p className="mb-1 text-[0.8125rem] text-soft">
+        The log knows what was taught, not how it looked: take what you have seen.
+      </p>
       <ul className="flex flex-col divide-y divide-line">
         {suggestions.slice(0, SHOWN).map(({ key, says, because, take }) => (
           <li key={key} className="flex items-center gap-3 py-1.5">
