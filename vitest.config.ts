@@ -15,6 +15,8 @@ const project = (name: string, include: string[]) => ({
 
 export default defineConfig({
   test: {
+    // By itself it leaves a core idle; on two, that is half of them.
+    maxWorkers: '100%',
     projects: [
       project('core', [
         'core/src/**/*.test.ts',

@@ -113,7 +113,6 @@ interface Look {
 }
 
 async function seriousFaults(page: Page, { onlyRule, within }: Look = {}): Promise<string[]> {
-  // What is drawn inside a picture has no roles of its own; its name is on the picture.
   // What passes is not asked for, and one run in the page itself (there are no frames): to carry
   // parts of a run out and together again takes several times as long as to find what is wrong.
   const axe = new AxeBuilder({ page })
@@ -130,8 +129,16 @@ async function seriousFaults(page: Page, { onlyRule, within }: Look = {}): Promi
     );
 }
 
+/** What is drawn inside a picture has no roles of its own, its name is on the picture: most of a page's parts. */
+async function emptyPictures(page: Page): Promise<void> {
+  await page.evaluate(() => {
+    for (const picture of document.querySelectorAll('svg')) picture.replaceChildren();
+  });
+}
+
 /** The other theme changes colours and nothing else. */
 async function expectReadable(page: Page, within?: string): Promise<void> {
+  await emptyPictures(page);
   await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });
   expect(await seriousFaults(page, { within })).toEqual([]);
   await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' });
@@ -161,9 +168,10 @@ test('any screen is readable to everybody in both themes, and fits a tablet and 
       await page.setViewportSize({ width: 1280, height: 800 });
       await page.goto(path(id));
       await ready(page);
-      await expectReadable(page, within);
       await expectToFit(page, 820, 1180);
       await expectToFit(page, 390, 844);
+      await page.setViewportSize({ width: 1280, height: 800 });
+      await expectReadable(page, within);
     });
   }
 });
@@ -174,6 +182,10 @@ test('axe finds nothing serious in what opens over a screen', async ({ page }) =
   await page.goto(`/classes/${id}/options`);
   await page.getByRole('button', { name: /^Bram Ostrey, Chest lift/ }).click();
   await expect(page.getByLabel('Choose another')).toBeVisible();
+  expect(await seriousFaults(page, { within: DIALOG })).toEqual([]);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Chest lift, for everybody' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
   expect(await seriousFaults(page, { within: DIALOG })).toEqual([]);
   await page.keyboard.press('Escape');
   await page

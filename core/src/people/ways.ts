@@ -1,7 +1,7 @@
 import { aidOf, type AidId } from '../body/aids/aids.ts';
 import type { Option } from '../movement/exercise.ts';
 import { amountOf, askedBy, fittingAids, type Asked } from './asked.ts';
-import { isByClock, type Timeless } from './asks.ts';
+import { isByClock } from './asks.ts';
 import { hitsOf, type Drawn, type Hit, type ItemClock } from './hits.ts';
 import type { Restriction } from './restrictions.ts';
 
@@ -198,7 +198,7 @@ function eases(id: AidId, { ask }: Hit): boolean {
 /** Seconds are left by what is no longer asked in them. */
 function amountLeft(asked: Asked, { ask }: Hit): number {
   if (isByClock(ask)) return asked.near.flat;
-  return amountOf(asked, ask as Timeless, 'either') ?? Infinity;
+  return amountOf(asked, ask, 'either') ?? Infinity;
 }
 
 const RANK = { support: 1, limit: 1, avoid: 2 } as const;
