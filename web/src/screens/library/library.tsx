@@ -2,12 +2,13 @@ import { clsx } from 'clsx';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { ListFilter, Upload } from 'lucide-react';
 import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import { standardOption, type Exercise } from '@wrenfern/core/movement/exercise';
 import { searchCatalogue } from '@wrenfern/core/movement/search';
 import { isBuiltIn, useCatalogue } from '../../data/catalogue.tsx';
+import { useAddressFilters } from '../../data/use-address-filters.ts';
 import { Button } from '../../parts/button.tsx';
 import { petalsOf } from '../../parts/directions.ts';
 import { inputClass } from '../../parts/field.tsx';
@@ -82,18 +83,7 @@ export function Component() {
 
 /** What the address asks for, and what of the catalogue fits it. */
 function useSearch(catalogue: Catalogue) {
-  const [search, setSearch] = useSearchParams();
-  const set = (key: string, value: string) => {
-    setSearch(
-      (before) => {
-        const next = new URLSearchParams(before);
-        if (value) next.set(key, value);
-        else next.delete(key);
-        return next;
-      },
-      { replace: true },
-    );
-  };
+  const { search, set, clear } = useAddressFilters();
   const found = useMemo(
     () =>
       searchCatalogue(catalogue, search.get('q') ?? '').filter((exercise) =>
@@ -106,10 +96,10 @@ function useSearch(catalogue: Catalogue) {
   );
   return {
     get: (key: string) => search.get(key) ?? '',
-    set,
+    set: (key: string, value: string) => set({ [key]: value }),
     found,
     /** Undefined where nothing narrows the view. */
-    showAll: search.size > 0 ? () => setSearch({}, { replace: true }) : undefined,
+    showAll: search.size > 0 ? clear : undefined,
   };
 }
 
