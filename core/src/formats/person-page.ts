@@ -1,16 +1,13 @@
 import type { Analysis } from '../analyse.ts';
 import { aidedOption } from '../body/aids/aided-option.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
-import { describeDose } from '../movement/dose.ts';
 import { optionOf, type Exercise, type Option } from '../movement/exercise.ts';
 import { adviceOf } from '../people/advice.ts';
 import type { Choice } from '../people/choice.ts';
-import type { ExerciseItem, Plan } from '../plan/plan.ts';
-import { exerciseItemsOf } from '../plan/plan.ts';
+import { exerciseItemsOf, type ExerciseItem, type Plan } from '../plan/plan.ts';
 import { rulesOf } from '../plan/schools.ts';
 import { showClock } from '../plan/show-time.ts';
-import { doseOf } from '../plan/usual.ts';
-import { variantsOf } from '../plan/variants.ts';
+import { describeItemDose } from '../plan/variants.ts';
 import type { SpringStep } from '../room/machines.ts';
 
 /** What one person does on one side, or on both where they are alike. */
@@ -79,16 +76,11 @@ function rowOf(
   { plan, catalogue }: PersonPageInput,
 ): Omit<PersonRow, 'at'> {
   const exercise = catalogue.require(item.exercise);
-  const rules = rulesOf(plan.school);
-  const variants = variantsOf(item, exercise, rules);
   const { onLeft, ...right } = choice;
   const drawn = drawnOf(choice, exercise, catalogue);
   return {
     name: exercise.name,
-    dose:
-      variants.length > 0
-        ? variants.map(({ dose }) => describeDose(dose).replace(/ times$/, '')).join(' · ')
-        : describeDose(doseOf(item, exercise, rules)),
+    dose: describeItemDose(item, exercise, rulesOf(plan.school)),
     ways: onLeft
       ? [
           { side: 'right', ...wayOf(right, exercise, catalogue) },

@@ -66,10 +66,20 @@ export const LiveEvent = z.discriminatedUnion('type', [
 export type LiveEvent = z.infer<typeof LiveEvent>;
 
 /** Presses about one person; whoever they are is taken along, or out, by this alone. */
-export type PersonEvent = Extract<LiveEvent, { personId: string }>;
+type PersonEvent = Extract<LiveEvent, { personId: string }>;
 
 export function isAboutPerson(event: LiveEvent): event is PersonEvent {
   return 'personId' in event;
+}
+
+/** The option that a press puts somebody to, by itself or for what was seen; undefined where it puts nobody anywhere. */
+export function optionTaken(
+  event: LiveEvent,
+): { itemId: string; personId: string; option: number } | undefined {
+  if (event.type === 'moved') return event;
+  if (event.type !== 'seen' || event.remedy.kind !== 'option') return undefined;
+  const { itemId, personId, remedy } = event;
+  return { itemId, personId, option: remedy.option };
 }
 
 /** What was seen in somebody, and what was tried for it. */

@@ -1,5 +1,5 @@
 import type { TimedItem, TimedPart, Timeline } from '../plan/timing/timeline.ts';
-import type { LiveEvent, SeenSign } from './events.ts';
+import { optionTaken, type LiveEvent, type SeenSign } from './events.ts';
 
 /** One stay at an item; an item that was gone back to has several. */
 export interface Visit {
@@ -102,19 +102,17 @@ function step(state: RunState, event: LiveEvent, timeline: Timeline): void {
 
 /** What is noted down counts whenever it arrives, after the end as well. */
 function keep(state: RunState, event: LiveEvent): void {
+  const taken = optionTaken(event);
+  if (taken) {
+    const people = state.moved.get(taken.itemId) ?? new Map<string, number>();
+    state.moved.set(taken.itemId, people.set(taken.personId, taken.option));
+  }
   if (event.type === 'extend') {
     const already = state.extendedS.get(event.itemId) ?? 0;
     state.extendedS.set(event.itemId, already + event.seconds);
-  } else if (event.type === 'moved') {
-    const people = state.moved.get(event.itemId) ?? new Map<string, number>();
-    state.moved.set(event.itemId, people.set(event.personId, event.option));
   } else if (event.type === 'seen') {
     const { itemId, personId, sign, remedy } = event;
     state.seen.push({ itemId, personId, sign, remedy });
-    if (remedy.kind === 'option') {
-      const people = state.moved.get(itemId) ?? new Map<string, number>();
-      state.moved.set(itemId, people.set(personId, remedy.option));
-    }
   } else if (event.type === 'note') {
     state.notes.push({ itemId: event.itemId, text: event.text });
   }

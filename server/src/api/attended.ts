@@ -1,6 +1,6 @@
 import { Op } from 'sequelize';
 import type { AttendedClass } from '@wrenfern/core/log/suggest-record';
-import type { LiveEvent } from '@wrenfern/core/live/events';
+import { optionTaken, type LiveEvent } from '@wrenfern/core/live/events';
 import { exerciseItemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { dayIn } from '@wrenfern/core/week/studio-time';
 import { Booking, ClassEvent, ClassRow, PlanRevision } from '../db/models.ts';
@@ -60,11 +60,8 @@ export async function attendedBy(
 function movedIn(events: readonly LiveEvent[], personId: string): Map<string, number> {
   const moved = new Map<string, number>();
   for (const event of events) {
-    if (event.type === 'moved' && event.personId === personId)
-      moved.set(event.itemId, event.option);
-    if (event.type === 'seen' && event.personId === personId && event.remedy.kind === 'option') {
-      moved.set(event.itemId, event.remedy.option);
-    }
+    const taken = optionTaken(event);
+    if (taken?.personId === personId) moved.set(taken.itemId, taken.option);
   }
   return moved;
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { inputClass } from './field.tsx';
+import { isNamedLike } from './named-like.ts';
 
 /** People to choose any of, found by name; what is ticked stays ticked while others are searched. */
 export function TickPeople({
@@ -14,8 +15,7 @@ export function TickPeople({
   onChange: (ticked: ReadonlySet<string>) => void;
 }) {
   const [query, setQuery] = useState('');
-  const wanted = query.trim().toLowerCase();
-  const shown = people.filter(({ name }) => name.toLowerCase().includes(wanted));
+  const shown = people.filter((person) => isNamedLike(person, query));
   const toggle = (id: string) => {
     const next = new Set(ticked);
     if (!next.delete(id)) next.add(id);

@@ -7,6 +7,7 @@ import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { ToggleChip } from '../../parts/chip.tsx';
 import { inputClass } from '../../parts/field.tsx';
+import { isNamedLike } from '../../parts/named-like.ts';
 import { Empty } from '../../parts/states.tsx';
 import { OptionsByExercise } from './options-by-exercise.tsx';
 import { OptionsTable } from './options-table.tsx';
@@ -30,9 +31,7 @@ export function Component() {
     [...(analysis.options.choices.get(booked.person.id)?.values() ?? [])].some(
       (choice) => choice.kind !== 'option',
     );
-  const named = lesson.attendees.filter(({ person }) =>
-    person.name.toLowerCase().includes(wanted.trim().toLowerCase()),
-  );
+  const named = lesson.attendees.filter(({ person }) => isNamedLike(person, wanted));
   const open = onlyOpen ? named.filter(isOpen) : named;
   const shown = isByChanges ? mostChangesFirst(open, verdicts) : open;
   return (

@@ -9,6 +9,7 @@ import { buttonClass } from '../../parts/button.tsx';
 import { ToggleChip } from '../../parts/chip.tsx';
 import { inputClass } from '../../parts/field.tsx';
 import { Frond } from '../../parts/frond.tsx';
+import { isNamedLike } from '../../parts/named-like.ts';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
 import { Groups } from './groups.tsx';
 import { PeopleTable } from './people-table.tsx';
@@ -26,9 +27,7 @@ export function Component() {
   if (!people.data) return <Loading what="people" />;
   const all = people.data.people;
   const shown = all.filter(
-    (person) =>
-      person.name.toLowerCase().includes(query.trim().toLowerCase()) &&
-      (!withCaution || person.cautions.length > 0),
+    (person) => isNamedLike(person, query) && (!withCaution || person.cautions.length > 0),
   );
   return (
     <>
