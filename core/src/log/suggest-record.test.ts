@@ -36,7 +36,7 @@ describe('what the log suggests for a record', () => {
         ({ foundation }) => foundation === 'breath',
       );
       expect(breath?.depth).toBe(depth);
-      expect(breath?.because).toMatch(/^taught so far in (one class|\d classes)$/);
+      expect(breath?.because).toMatch(/^taught to this depth in (one class|\d classes)$/);
     },
   );
 

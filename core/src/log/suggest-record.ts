@@ -69,7 +69,7 @@ function holdsFrom(
     );
     if (depth === undefined || depth <= (holds[foundation] ?? 0)) return [];
     const count = depths.filter((taught) => taught >= depth).length;
-    return [{ foundation, depth, because: `taught so far in ${classesWords(count)}` }];
+    return [{ foundation, depth, because: `taught to this depth in ${classesWords(count)}` }];
   });
 }
 
