@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { Id } from '../movement/ids.ts';
 import { OptionNumber } from '../movement/vocabulary.ts';
 import { Remedy } from '../people/remedies.ts';
-import { SIGN_IDS, type SignId } from '../people/signs.ts';
+import { SIGN_IDS } from '../people/signs.ts';
 
 /** A class of one day can't have more presses than this; the first is 1. */
 const MOST_PRESSES = 100_000;
@@ -55,6 +55,8 @@ export const LiveEvent = z.discriminatedUnion('type', [
     remedy: Remedy,
     ...shared,
   }),
+  /** What was pressed by mistake counts no more: what was noted down, not where the class stands. */
+  z.strictObject({ type: z.literal('takeBack'), eventId: shared.id, ...shared }),
   z.strictObject({
     type: z.literal('note'),
     itemId: Id,
@@ -66,7 +68,7 @@ export const LiveEvent = z.discriminatedUnion('type', [
 export type LiveEvent = z.infer<typeof LiveEvent>;
 
 /** Presses about one person; whoever they are is taken along, or out, by this alone. */
-type PersonEvent = Extract<LiveEvent, { personId: string }>;
+export type PersonEvent = Extract<LiveEvent, { personId: string }>;
 
 export function isAboutPerson(event: LiveEvent): event is PersonEvent {
   return 'personId' in event;
@@ -82,12 +84,20 @@ export function optionTaken(
   return { itemId, personId, option: remedy.option };
 }
 
-/** What was seen in somebody, and what was tried for it. */
-export interface SeenSign {
-  itemId: string;
-  personId: string;
-  sign: SignId;
-  remedy: Remedy;
+const TAKEN_BACK: ReadonlySet<LiveEvent['type']> = new Set(['moved', 'seen', 'extend', 'note']);
+
+/** Presses that somebody took back again, by id. */
+export function takenBack(events: readonly LiveEvent[]): ReadonlySet<string> {
+  return new Set(events.flatMap((event) => (event.type === 'takeBack' ? event.eventId : [])));
+}
+
+/** What counts: each press once, in the order in which devices had seen them, without what was taken back. */
+export function whatStands(events: readonly LiveEvent[]): LiveEvent[] {
+  const away = takenBack(events);
+  const once = new Map(events.map((event) => [event.id, event]));
+  return [...once.values()]
+    .filter(({ id, type }) => !(away.has(id) && TAKEN_BACK.has(type)))
+    .sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
 }
 
 /** The order of what is pressed next on a device that has seen these. */

@@ -5,7 +5,7 @@ import { makeCatalogue } from '../testing/make-exercise.ts';
 import { makePlan } from '../testing/make-plan.ts';
 import { summariseClass } from '../log/summarise-class.ts';
 import { LiveEvent } from './events.ts';
-import { runClass, viewNow } from './run-class.ts';
+import { lastAbout, runClass, seenAt, viewNow } from './run-class.ts';
 
 const catalogue = makeCatalogue();
 const timeline = timePlan(
@@ -65,9 +65,30 @@ describe('runClass', () => {
       [event('start', 0), seen(20, { kind: 'cue' }), seen(30, { kind: 'option', option: 1 })],
       40,
     );
-    expect(state.seen.map(({ remedy }) => remedy.kind)).toEqual(['cue', 'option']);
+    expect(seenAt(state, itemId ?? '').map(({ remedy }) => remedy.kind)).toEqual(['cue', 'option']);
     expect(state.moved.get(itemId ?? '')?.get('p1')).toBe(1);
     expect(() => seen(50, { kind: 'option', option: 9 })).toThrow();
+  });
+
+  it('takes back what was pressed by mistake, in whatever order it arrives', () => {
+    const itemId = timeline.items[1]?.itemId ?? '';
+    const moved = (option: number) => event('moved', 20, { itemId, personId: 'p1', option });
+    const [start, first, wrong] = [event('start', 0), moved(2), moved(4)];
+    const back = event('takeBack', 30, { eventId: wrong.id });
+    for (const events of [
+      [start, first, wrong, back],
+      [back, wrong, start, first],
+    ]) {
+      const state = run(events, 40);
+      expect(state.moved.get(itemId)?.get('p1')).toBe(2);
+      expect(lastAbout(state, itemId, 'p1')?.id).toBe(first.id);
+    }
+  });
+
+  it('does not take back where the class stands', () => {
+    const [start, next] = [event('start', 0), goTo(1, 10)];
+    const state = run([start, next, event('takeBack', 12, { eventId: next.id })], 20);
+    expect(state.itemIndex).toBe(1);
   });
 
   it('counts what names an item that is not in the plan, and stays where it is', () => {
@@ -139,24 +160,24 @@ describe('viewNow', () => {
   const toCurl = [event('start', 0), goTo(1, 60), goTo(2, 165)];
 
   it('shows the part, the repetition and the time left', () => {
-    // curl: 8 s set-up, 13 s words, then 8 repetitions of 5 s, the first of 5.5 s.
+    // curl: 5 s set-up, 13 s words, then 8 repetitions of 5.8 s, the first with 8 s more.
     expect(view(toCurl, 165 + 4).part?.kind).toBe('set-up');
     expect(view(toCurl, 165 + 12).part?.kind).toBe('teaching');
     const first = view(toCurl, 165 + 22);
-    expect(first).toMatchObject({ repetition: 1, itemLeftS: 40 });
-    expect(view(toCurl, 165 + 21 + 6).repetition).toBe(2);
-    expect(view(toCurl, 165 + 21 + 5.5 + 5 * 3 + 1).repetition).toBe(5);
+    expect(first).toMatchObject({ repetition: 1, itemLeftS: 50 });
+    expect(view(toCurl, 165 + 18 + 14).repetition).toBe(2);
+    expect(view(toCurl, 165 + 18 + 13.8 + 5.8 * 3 + 1).repetition).toBe(5);
   });
 
   it('stays at the last repetition when time is out, and counts on', () => {
     const late = view(toCurl, 165 + 80);
-    expect(late).toMatchObject({ repetition: 8, itemLeftS: -18 });
+    expect(late).toMatchObject({ repetition: 8, itemLeftS: -8 });
   });
 
   it('says which side', () => {
     const events = [...toCurl, goTo(3, 230)];
-    expect(view(events, 230 + 40).part?.side).toBe('left');
-    expect(view(events, 230 + 90).part?.side).toBe('right');
+    expect(view(events, 230 + 45).part?.side).toBe('left');
+    expect(view(events, 230 + 110).part?.side).toBe('right');
   });
 
   it('is on plan while the plan is followed', () => {

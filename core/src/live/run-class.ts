@@ -1,5 +1,11 @@
 import type { TimedItem, TimedPart, Timeline } from '../plan/timing/timeline.ts';
-import { optionTaken, type LiveEvent, type SeenSign } from './events.ts';
+import {
+  isAboutPerson,
+  optionTaken,
+  whatStands,
+  type LiveEvent,
+  type PersonEvent,
+} from './events.ts';
 
 /** One stay at an item; an item that was gone back to has several. */
 export interface Visit {
@@ -21,8 +27,8 @@ export interface RunState {
   extendedS: Map<string, number>;
   /** Options changed during the class, by item id and person id; the last one counts. */
   moved: Map<string, Map<string, number>>;
-  /** What was seen in people, and what was tried, in turn. */
-  seen: SeenSign[];
+  /** What was pressed about people, in turn: what was seen and tried, who was put to another option. */
+  about: PersonEvent[];
   notes: { itemId: string; text: string }[];
   /** Presses that name an item which this plan does not hold. */
   unplaced: number;
@@ -45,23 +51,18 @@ export function runClass(
     activeMs: 0,
     extendedS: new Map(),
     moved: new Map(),
-    seen: [],
+    about: [],
     notes: [],
     unplaced: 0,
   };
   let lastMs = 0;
-  for (const event of inOrder(events)) {
+  for (const event of whatStands(events)) {
     passTime(state, lastMs, event.atMs);
     lastMs = Math.max(lastMs, event.atMs);
     step(state, event, timeline);
   }
   if (state.status === 'running') passTime(state, lastMs, nowMs);
   return state;
-}
-
-function inOrder(events: readonly LiveEvent[]): LiveEvent[] {
-  const once = new Map(events.map((event) => [event.id, event]));
-  return [...once.values()].sort((a, b) => a.order - b.order || (a.id < b.id ? -1 : 1));
 }
 
 function passTime(state: RunState, fromMs: number, toMs: number): void {
@@ -107,12 +108,10 @@ function keep(state: RunState, event: LiveEvent): void {
     const people = state.moved.get(taken.itemId) ?? new Map<string, number>();
     state.moved.set(taken.itemId, people.set(taken.personId, taken.option));
   }
+  if (isAboutPerson(event)) state.about.push(event);
   if (event.type === 'extend') {
     const already = state.extendedS.get(event.itemId) ?? 0;
     state.extendedS.set(event.itemId, already + event.seconds);
-  } else if (event.type === 'seen') {
-    const { itemId, personId, sign, remedy } = event;
-    state.seen.push({ itemId, personId, sign, remedy });
   } else if (event.type === 'note') {
     state.notes.push({ itemId: event.itemId, text: event.text });
   }
@@ -130,6 +129,22 @@ function visit(state: RunState, timeline: Timeline, index: number, atMs: number)
   if (!item) return;
   state.itemIndex = index;
   state.visits.push({ itemId: item.itemId, startedAtMs: atMs, activeMs: 0 });
+}
+
+/** What was seen in people at an item, in turn. */
+export function seenAt(state: RunState, itemId: string): Extract<PersonEvent, { type: 'seen' }>[] {
+  return state.about.flatMap((event) =>
+    event.type === 'seen' && event.itemId === itemId ? [event] : [],
+  );
+}
+
+/** The last that was pressed about somebody at an item, which can be taken back. */
+export function lastAbout(
+  state: RunState,
+  itemId: string,
+  personId: string,
+): PersonEvent | undefined {
+  return state.about.findLast((event) => event.itemId === itemId && event.personId === personId);
 }
 
 /** What to show at arm's length, in seconds. */

@@ -1,5 +1,5 @@
-import type { LiveEvent, SeenSign } from '../live/events.ts';
-import { runClass } from '../live/run-class.ts';
+import type { LiveEvent, PersonEvent } from '../live/events.ts';
+import { runClass, seenAt } from '../live/run-class.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';
 
 /** Shorter stays are steps on the way to another item, not something taught. */
@@ -15,7 +15,7 @@ export interface LoggedItem {
   /** Options taken by people who moved up or down, by person id. */
   moved: ReadonlyMap<string, number>;
   /** What was seen in people, and what was tried, in turn. */
-  seen: SeenSign[];
+  seen: Extract<PersonEvent, { type: 'seen' }>[];
 }
 
 export interface ClassSummary {
@@ -50,7 +50,7 @@ export function summariseClass(
       done: actualS >= PASSED_OVER_S,
       notes: run.notes.filter((note) => note.itemId === item.itemId).map((note) => note.text),
       moved: run.moved.get(item.itemId) ?? new Map<string, number>(),
-      seen: run.seen.filter(({ itemId }) => itemId === item.itemId),
+      seen: seenAt(run, item.itemId),
     };
   });
   return {

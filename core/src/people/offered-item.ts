@@ -1,9 +1,10 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Dose } from '../movement/dose.ts';
-import { optionOf, tempoOf, type Exercise } from '../movement/exercise.ts';
+import { optionOf, type Exercise } from '../movement/exercise.ts';
 import { offeredOptions, type ExerciseItem, type School } from '../plan/plan.ts';
 import type { SchoolRules } from '../plan/school.ts';
 import { rulesOf } from '../plan/schools.ts';
+import { breathingOf, kindOfPace } from '../plan/timing/breathing.ts';
 import { STEADY_PACE } from '../plan/timing/pace.ts';
 import { workParts } from '../plan/timing/work.ts';
 import { doseOf } from '../plan/usual.ts';
@@ -77,9 +78,10 @@ function clockIn(
   const parts = done.flatMap(({ option, dose: each }) =>
     workParts({
       dose: each,
-      tempo: tempoOf(exercise, option),
+      tempo: kindOfPace(item, exercise, option),
       position,
-      teaching: 'none',
+      breathing: breathingOf(item, exercise, option, undefined),
+      firstMoreS: 0,
       pace: STEADY_PACE,
     }),
   );

@@ -4,7 +4,8 @@ import { Dose } from '../movement/dose.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import { Gear } from '../movement/gear.ts';
 import { Id } from '../movement/ids.ts';
-import { Machine, MOST_OPTIONS, OptionNumber, SLUG } from '../movement/vocabulary.ts';
+import { Machine, MOST_OPTIONS, OptionNumber, SLUG, Tempo } from '../movement/vocabulary.ts';
+import { ClassStyle } from './class-style.ts';
 import { SchoolRules } from './school.ts';
 
 const title = z.string().trim().min(1, 'give it a name').max(120);
@@ -29,6 +30,14 @@ export const ExerciseItem = z.strictObject({
     .optional(),
   /** `full` when it is new to the group, `none` when it only repeats; worked out when left out. */
   teaching: TeachingStyle.optional(),
+  /** Seconds of explanation before the first repetition, in place of the usual words. */
+  explainS: z.number().int().min(0).max(900).optional(),
+  /** Whether its repetitions follow the breath; as the style of the class has it when left out. */
+  breathed: z.boolean().optional(),
+  /** In- and out-breaths of one repetition; as the exercise describes its breath when left out. */
+  phases: z.number().int().min(1).max(8).optional(),
+  /** The kind of repetition, where it is done otherwise than its option is. */
+  tempo: Tempo.optional(),
   restS: z.number().int().min(0).max(600).default(0),
   /** Where the machine is set otherwise than the exercise has it. */
   gear: Gear.optional(),
@@ -73,6 +82,8 @@ export const PlanDetails = z.strictObject({
     .int()
     .min(300, 'at least 5 minutes')
     .max(10800, 'at most 3 hours'),
+  /** How it is led; left out where the teacher has not said. */
+  style: ClassStyle.optional(),
   /** What the teacher wants to remember about the whole class. */
   note: z.string().max(4000),
 });
@@ -86,6 +97,7 @@ export const Plan = z
     machine: Machine.default('mat'),
     school: School.default('foundations-first'),
     targetS: PlanDetails.shape.targetS,
+    style: PlanDetails.shape.style,
     note: PlanDetails.shape.note.default(''),
     segments: z.array(Segment).max(20),
   })

@@ -70,7 +70,7 @@ describe('coverClass', () => {
 
   it('counts each second of every item in one position and one class of load', () => {
     expect(secondsIn('positions')).toBe(timeline.totalS);
-    const work = timeline.items.reduce((sum, item) => sum + secondsOf(item, 'work', 'options'), 0);
+    const work = timeline.items.reduce((sum, item) => sum + secondsOf(item, 'work'), 0);
     expect(secondsIn('spine load')).toBe(work);
   });
 

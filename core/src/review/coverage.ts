@@ -130,7 +130,7 @@ export function coverClass(context: RuleContext): CoverageLine[] {
 }
 
 function workS({ timed }: Worked): number {
-  return secondsOf(timed, 'work', 'options');
+  return secondsOf(timed, 'work');
 }
 
 function sumOf(worked: readonly Worked[]): number {

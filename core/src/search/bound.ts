@@ -185,11 +185,7 @@ function entriesTo(
 function stepCost(problem: OrderProblem, from: number, to: number, isPaused: boolean): number {
   const last = problem.units[from]?.at(-1) ?? 0;
   const first = entryOf(entryOf(problem.units, to), 0);
-  return leastSetUpS(problem, last, first) + (isPaused ? 0 : problem.nearSum.at(last, first));
-}
-
-function leastSetUpS({ setUpMet, setUpNew }: OrderProblem, from: number, to: number): number {
-  return Math.min(setUpMet.at(from, to), setUpNew.at(from, to));
+  return problem.setUp.at(last, first) + (isPaused ? 0 : problem.nearSum.at(last, first));
 }
 
 /** The least that the place of a unit costs that begins between two moments, and what it costs inside itself. */
@@ -212,7 +208,7 @@ function standingCost(
       (latestS + middleS) / problem.totalS,
     );
     if (last >= 0) {
-      cost += leastSetUpS(problem, last, index) + problem.nearSum.at(last, index);
+      cost += problem.setUp.at(last, index) + problem.nearSum.at(last, index);
     }
     offsetS += item.ownS;
     last = index;

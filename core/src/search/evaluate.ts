@@ -28,15 +28,13 @@ export function createEvaluator(problem: OrderProblem): (units: readonly number[
     for (const { first, costS } of softFirst[index] ?? []) if (!done[first]) cost += costS;
     const before = last < 0 ? undefined : items[last];
     if (before) {
-      const isMet = (state.metBits & item.startBit) !== 0;
-      cost += (isMet ? problem.setUpMet : problem.setUpNew).at(last, index);
+      cost += problem.setUp.at(last, index);
       cost += thingsAgainS(problem, state, before, item);
       if (!isPaused) cost += problem.nearSum.at(last, index);
     } else {
       cost += firstSetUpS(problem, index);
     }
     state.timeS += item.ownS;
-    state.metBits |= item.positionBits;
     state.marksLow |= item.leaves.low;
     state.marksHigh |= item.leaves.high;
     state.thingBits |= item.thingBits;

@@ -1,29 +1,26 @@
-import { POSITIONS, type Position } from '../movement/vocabulary.ts';
 import type { CostId } from '../plan/school.ts';
 import type { GearSeconds } from '../plan/timing/gear-seconds.ts';
-import { setUpBetween, type Stance } from '../plan/timing/set-up.ts';
+import { setUpBetween } from '../plan/timing/set-up.ts';
+import { stanceOf, type Stance } from '../plan/timing/stance.ts';
 import { STANDING_PRICE_S, type RuleContext, type Worked } from '../review/rule.ts';
 import { PairTable } from './pair-table.ts';
 import type { OrderProblem } from './problem.ts';
 
-type Tables = Pick<OrderProblem, 'setUpMet' | 'setUpNew' | 'setUpFirst' | 'near' | 'nearSum'>;
+type Tables = Pick<OrderProblem, 'setUp' | 'setUpFirst' | 'near' | 'nearSum'>;
 
 /** What it costs to go from each item to each other one, with nothing else known. */
 export function pairCosts(context: RuleContext, gearSeconds: GearSeconds | undefined): Tables {
   const { worked, school } = context;
   const weight = school.weights['set-up'];
-  const setUpS = (from: Stance | undefined, to: Worked, met: ReadonlySet<Position>) =>
-    setUpBetween(from, startOf(to), met, to.exercise.arrangeS, gearSeconds).seconds * weight;
-  const setUpMet = new PairTable(worked.length);
-  const setUpNew = new PairTable(worked.length);
+  const setUpS = (before: readonly Stance[], to: Worked) =>
+    setUpBetween(stanceOf(to), { before, behind: [] }, gearSeconds).seconds * weight;
+  const setUp = new PairTable(worked.length);
   eachPair(worked, (from, to, row, column) => {
-    setUpMet.add(row, column, setUpS(endOf(from), to, EVERYWHERE));
-    setUpNew.add(row, column, setUpS(endOf(from), to, NOWHERE));
+    setUp.add(row, column, setUpS([stanceOf(from)], to));
   });
   return {
-    setUpMet,
-    setUpNew,
-    setUpFirst: Float64Array.from(worked, (each) => setUpS(undefined, each, NOWHERE)),
+    setUp,
+    setUpFirst: Float64Array.from(worked, (each) => setUpS([], each)),
     ...neighbourCosts(context),
   };
 }
@@ -57,21 +54,4 @@ function eachPair(
       if (row !== column) visit(from, to, row, column);
     }),
   );
-}
-
-const EVERYWHERE: ReadonlySet<Position> = new Set(POSITIONS);
-const NOWHERE: ReadonlySet<Position> = new Set();
-
-function startOf({ exercise, option, timed, gear }: Worked): Stance {
-  return {
-    exercise: exercise.slug,
-    position: timed.position ?? exercise.position,
-    props: option.props.filter(({ optional }) => !optional),
-    gear,
-  };
-}
-
-function endOf(worked: Worked): Stance {
-  const position = worked.timed.endPosition ?? worked.exercise.position;
-  return { ...startOf(worked), position };
 }

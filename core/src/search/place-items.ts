@@ -1,4 +1,3 @@
-import { POSITIONS, type Position } from '../movement/vocabulary.ts';
 import { secondsOf } from '../plan/timing/timeline.ts';
 import type { RuleContext, Worked } from '../review/rule.ts';
 import { swellBand, swellCurve } from '../review/swell.ts';
@@ -22,8 +21,6 @@ export function placeItems(context: RuleContext): Pick<OrderProblem, 'items' | '
       itemId: item.id,
       name: exercise.name,
       ownS: Math.max(1, timed.durationS - secondsOf(timed, 'set-up')),
-      startBit: positionBit(timed.position),
-      positionBits: positionBit(timed.position) | positionBit(timed.endPosition),
       leaves: leaves[index] ?? NO_BITS,
       wants: wants[index] ?? NO_BITS,
       thingBits: entryOf(thingBits, index),
@@ -32,10 +29,6 @@ export function placeItems(context: RuleContext): Pick<OrderProblem, 'items' | '
     };
   });
   return { items, marks, things };
-}
-
-function positionBit(position: Position | undefined): number {
-  return position ? 1 << POSITIONS.indexOf(position) : 0;
 }
 
 /** Letting go is no effort, however the body model weighs the stretch. */

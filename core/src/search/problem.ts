@@ -9,9 +9,6 @@ export interface PlacedItem {
   name: string;
   /** Seconds of everything but the set-up, which depends on what comes before. */
   ownS: number;
-  /** Bit of the position it begins in, and of all it takes. */
-  startBit: number;
-  positionBits: number;
   /** Marks that it leaves for what follows, and those it wants to find. */
   leaves: Bits;
   wants: Bits;
@@ -43,9 +40,8 @@ export interface OrderProblem {
   pinnedAt: number[];
   /** For each stretch: pauses by place, in seconds. */
   pauses: ReadonlyMap<number, number>[];
-  /** Seconds of set-up, when the position is met already and when it is new to the class. */
-  setUpMet: PairTable;
-  setUpNew: PairTable;
+  /** Seconds of set-up behind each other item, and at the beginning. */
+  setUp: PairTable;
   setUpFirst: Float64Array;
   /** What neighbours cost besides, by name; none of it counts across a pause. */
   near: ReadonlyMap<CostId, PairTable>;

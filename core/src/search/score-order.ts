@@ -51,8 +51,7 @@ export function scoreOrder(problem: OrderProblem, units: readonly number[]): Ord
         }
         const before = problem.items[last];
         if (before) {
-          const isMet = (state.metBits & item.startBit) !== 0;
-          add('set-up', (isMet ? problem.setUpMet : problem.setUpNew).at(last, index));
+          add('set-up', problem.setUp.at(last, index));
           tellThingsAgain(problem, state, before, item, add);
           if (!isPaused) for (const [cost, table] of problem.near) add(cost, table.at(last, index));
         } else {

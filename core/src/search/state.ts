@@ -6,8 +6,6 @@ import type { OrderProblem, PlacedItem } from './problem.ts';
 /** All that a set of done items leaves behind; its order does not matter. */
 export interface DoneState {
   timeS: number;
-  /** Positions that the class has been in. */
-  metBits: number;
   /** Marks left, in two words. */
   marksLow: number;
   marksHigh: number;
@@ -17,7 +15,6 @@ export interface DoneState {
 
 export const NOTHING_DONE: DoneState = {
   timeS: 0,
-  metBits: 0,
   marksLow: 0,
   marksHigh: 0,
   thingBits: 0,
@@ -26,7 +23,6 @@ export const NOTHING_DONE: DoneState = {
 export function withItem(state: DoneState, item: PlacedItem): DoneState {
   return {
     timeS: state.timeS + item.ownS,
-    metBits: state.metBits | item.positionBits,
     marksLow: state.marksLow | item.leaves.low,
     marksHigh: state.marksHigh | item.leaves.high,
     thingBits: state.thingBits | item.thingBits,

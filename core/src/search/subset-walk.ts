@@ -108,7 +108,7 @@ export function leastOf(problem: OrderProblem, unit: number): number {
   let least = firstSetUpS(problem, first);
   for (let from = 0; from < count; from += 1) {
     if (from === first) continue;
-    least = Math.min(least, problem.setUpMet.at(from, first), problem.setUpNew.at(from, first));
+    least = Math.min(least, problem.setUp.at(from, first));
   }
   return least;
 }
@@ -119,7 +119,6 @@ interface Placing {
   fixed: number;
   first: PlacedItem;
   firstIndex: number;
-  isMet: boolean;
   isPaused: boolean;
   state: DoneState;
   after: DoneState;
@@ -162,8 +161,7 @@ function placeUnit(
       if (!isDone) fixed += costS;
     }
     if (last >= 0) {
-      const isMet = (state.metBits & item.startBit) !== 0;
-      fixed += (isMet ? problem.setUpMet : problem.setUpNew).at(last, index);
+      fixed += problem.setUp.at(last, index);
       fixed += problem.nearSum.at(last, index);
       const before = problem.items[last];
       if (before) fixed += thingsAgainS(problem, state, before, item);
@@ -172,18 +170,16 @@ function placeUnit(
     last = index;
     slot += 1;
   }
-  const isMet = (entered.metBits & first.startBit) !== 0;
-  return { fixed, first, firstIndex, isMet, isPaused, state: entered, after: state, slot };
+  return { fixed, first, firstIndex, isPaused, state: entered, after: state, slot };
 }
 
 /** What it costs to come to a placed unit from an item. */
 function enterCost(problem: OrderProblem, placing: Placing, last: number): number {
   const before = problem.items[last];
   if (!before) return firstSetUpS(problem, placing.firstIndex);
-  const setUp = placing.isMet ? problem.setUpMet : problem.setUpNew;
   const nearS = placing.isPaused ? 0 : problem.nearSum.at(last, placing.firstIndex);
   return (
-    setUp.at(last, placing.firstIndex) +
+    problem.setUp.at(last, placing.firstIndex) +
     nearS +
     thingsAgainS(problem, placing.state, before, placing.first)
   );

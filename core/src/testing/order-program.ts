@@ -22,7 +22,7 @@ export function orderProgram(problem: OrderProblem): string {
     program.binary(`x_${j}_t`, 0);
   }
   for (const [i, j] of pairs) {
-    program.binary(follows(i, j), problem.setUpMet.at(i, j) + problem.nearSum.at(i, j));
+    program.binary(follows(i, j), problem.setUp.at(i, j) + problem.nearSum.at(i, j));
     program.binary(precedes(i, j), 0);
     program.row(`${follows(i, j)} - ${precedes(i, j)} <= 0`);
   }
@@ -68,15 +68,6 @@ export function orderProgram(problem: OrderProblem): string {
   for (const [i, j] of pairs) {
     const [from, to] = [items[i], items[j]];
     if (!from || !to) continue;
-    const met = indices.filter(
-      (k) => k !== j && ((items[k]?.positionBits ?? 0) & to.startBit) !== 0,
-    );
-    const extra = problem.setUpNew.at(i, j) - problem.setUpMet.at(i, j);
-    if (extra > 0) {
-      program.positive(`new_${i}_${j}`, extra);
-      const before = met.map((k) => ` + ${precedes(k, j)}`).join('');
-      program.row(`new_${i}_${j} - ${follows(i, j)}${before} >= 0`);
-    }
     problem.things.forEach(({ costS }, thing) => {
       const bit = 1 << thing;
       if ((to.thingBits & bit) === 0 || (from.thingBits & bit) !== 0) return;

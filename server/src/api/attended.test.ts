@@ -49,6 +49,8 @@ async function classWith(personId: string, came: string | null, isTaught = true)
       ...{ id: 'event-0003', type: 'seen', order: 3, itemId: 'clam', personId, ...at },
       ...{ sign: 'too-easy', remedy: { kind: 'option', option: 3 } },
     },
+    { id: 'event-0004', type: 'moved', order: 4, itemId: 'clam', personId, option: 4, ...at },
+    { id: 'event-0005', type: 'takeBack', order: 5, eventId: 'event-0004', ...at },
   ];
   if (isTaught) await owner.agent.post(`/api/classes/${id}/events`).send({ events }).expect(201);
 }
@@ -63,7 +65,7 @@ it('tells the taught classes that somebody came to, with what they were put to t
     classes: [
       {
         day: '2026-11-26',
-        // The last press counts; a rest is nothing done; what was worked out says nothing.
+        // The last press that was not taken back counts; a rest is nothing done; what was worked out says nothing.
         done: [
           { exercise: 'clam', option: 3 },
           { exercise: 'toe-tap', option: null },

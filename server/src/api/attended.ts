@@ -1,6 +1,6 @@
 import { Op } from 'sequelize';
 import type { AttendedClass } from '@wrenfern/core/log/suggest-record';
-import { optionTaken, type LiveEvent } from '@wrenfern/core/live/events';
+import { optionTaken, whatStands, type LiveEvent } from '@wrenfern/core/live/events';
 import { exerciseItemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { dayIn } from '@wrenfern/core/week/studio-time';
 import { Booking, ClassEvent, ClassRow, PlanRevision } from '../db/models.ts';
@@ -59,7 +59,7 @@ export async function attendedBy(
 /** Options that somebody was put to in the class, by item; the last press counts. */
 function movedIn(events: readonly LiveEvent[], personId: string): Map<string, number> {
   const moved = new Map<string, number>();
-  for (const event of events) {
+  for (const event of whatStands(events)) {
     const taken = optionTaken(event);
     if (taken?.personId === personId) moved.set(taken.itemId, taken.option);
   }

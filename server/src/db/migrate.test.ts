@@ -69,6 +69,7 @@ describe('migrate', () => {
         teaching: 'quick',
         setUpFactor: 1.25,
         teachingFactor: 1,
+        workFactor: 1,
         tempoFactors: { turn: 0.9 },
       },
     });

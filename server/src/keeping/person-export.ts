@@ -1,4 +1,5 @@
 import { Op } from 'sequelize';
+import { takenBack, type LiveEvent } from '@wrenfern/core/live/events';
 import { escapeXml } from '@wrenfern/core/body/figure/escape-xml';
 import { listWords } from '@wrenfern/core/movement/words';
 import { ratherNotOf } from '@wrenfern/core/people/rather-not';
@@ -24,6 +25,12 @@ export async function collectPerson(row: PersonRow) {
     ClassEvent.findAll({ where: { studioId, classId } }),
   ]);
   const bookingOf = new Map(bookings.map((booking) => [booking.classId, booking]));
+  const away = takenBack(events.map(({ event }) => event));
+  /** When it was pressed, and whether it was taken back afterwards. */
+  const pressed = (event: LiveEvent) => ({
+    at: new Date(event.atMs).toISOString(),
+    ...(away.has(event.id) ? { takenBack: true } : {}),
+  });
   return {
     format: 'wrenfern-person/1' as const,
     id,
@@ -42,13 +49,7 @@ export async function collectPerson(row: PersonRow) {
         choices: booking?.choices ?? {},
         moved: events.flatMap(({ classId: of, event }) =>
           of === lesson.id && event.type === 'moved' && event.personId === id
-            ? [
-                {
-                  itemId: event.itemId,
-                  option: event.option,
-                  at: new Date(event.atMs).toISOString(),
-                },
-              ]
+            ? [{ itemId: event.itemId, option: event.option, ...pressed(event) }]
             : [],
         ),
         seen: events.flatMap(({ classId: of, event }) =>
@@ -58,7 +59,7 @@ export async function collectPerson(row: PersonRow) {
                   itemId: event.itemId,
                   sign: event.sign,
                   remedy: event.remedy,
-                  at: new Date(event.atMs).toISOString(),
+                  ...pressed(event),
                 },
               ]
             : [],
@@ -88,7 +89,9 @@ export function writePersonPage(person: PersonEverything): string {
       title,
       taught ? 'taught' : 'planned',
       ...today.map(({ caution }) => cautionOf(caution).name),
-      ...seen.map(({ sign }) => signOf(sign).seen),
+      ...seen.map(
+        (each) => signOf(each.sign).seen + ('takenBack' in each ? ' (taken back)' : ''),
+      ),
       todayNote,
     ]
       .filter(Boolean)

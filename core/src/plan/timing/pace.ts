@@ -1,45 +1,99 @@
 import { z } from 'zod';
-import type { Position, Tempo } from '../../movement/vocabulary.ts';
+import type { Tempo } from '../../movement/vocabulary.ts';
 import { TEMPOS } from '../../movement/vocabulary.ts';
+import type { ClassStyle } from '../class-style.ts';
 
-/** Seconds for one repetition (out and back, one side). All figures are common practice. */
-export interface TempoPace {
-  /** Once known and under way. */
-  plainS: number;
-  /** The first one while it is briefly recalled. */
-  recalledS: number;
-  /** The first one while it is explained to people who have not met it. */
-  explainedS: number;
+/** Seconds of one in- or out-breath, by what moves. Common practice. */
+export const PHASE_S = {
+  spine: { brisk: 3, steady: 4.2, slow: 5.5 },
+  limbs: { brisk: 1.6, steady: 3.2, slow: 4.4 },
+} as const satisfies Record<string, Record<ClassStyle, number>>;
+
+/** How one kind of repetition moves; seconds out and back, one side. Common practice. */
+export interface KindOfPace {
+  /** Moved at its own pace, whatever the breath does. */
+  naturalS: number;
+  /** Where the plan doesn't say whether it is breathed: what it came to in classes, both taken together. */
+  unknownS: number;
+  moves: keyof typeof PHASE_S;
+  /** The styles in which it follows the breath when the plan says nothing of the item. */
+  breathedIn: readonly ClassStyle[];
+  /** Rolls through the whole spine: takes longer than its breaths, and a breath to prepare where there is time. */
+  isLargeRoll?: true;
 }
 
-export const TEMPO_PACE = {
-  breath: { plainS: 9, recalledS: 11, explainedS: 14 },
-  'articulate-large': { plainS: 14.5, recalledS: 20, explainedS: 24 },
-  'articulate-small': { plainS: 7, recalledS: 10.5, explainedS: 14 },
-  'lift-trunk': { plainS: 7, recalledS: 11.5, explainedS: 14 },
-  squeeze: { plainS: 7, recalledS: 8.5, explainedS: 12 },
-  'limb-slow': { plainS: 5, recalledS: 5.5, explainedS: 11 },
-  'limb-steady': { plainS: 2.9, recalledS: 3.8, explainedS: 8 },
-  circle: { plainS: 5, recalledS: 5.7, explainedS: 11 },
-  turn: { plainS: 4.8, recalledS: 7.5, explainedS: 12 },
-  'roll-down': { plainS: 17.5, recalledS: 21, explainedS: 28 },
-  sequence: { plainS: 10, recalledS: 16, explainedS: 22 },
-  pulse: { plainS: 0.8, recalledS: 0.8, explainedS: 2 },
-  'reach-hold': { plainS: 15, recalledS: 18, explainedS: 26 },
-  hold: { plainS: 26, recalledS: 28, explainedS: 32 },
-} as const satisfies Record<Tempo, TempoPace>;
+const BREATHED: readonly ClassStyle[] = ['slow', 'steady'];
+const SLOW: readonly ClassStyle[] = ['slow'];
+
+export const KIND_PACE: Record<Tempo, KindOfPace> = {
+  breath: { naturalS: 8, unknownS: 8.4, moves: 'spine', breathedIn: BREATHED },
+  'articulate-large': {
+    naturalS: 10,
+    unknownS: 15.5,
+    moves: 'spine',
+    breathedIn: BREATHED,
+    isLargeRoll: true,
+  },
+  'articulate-small': { naturalS: 4, unknownS: 6.4, moves: 'spine', breathedIn: BREATHED },
+  hinge: { naturalS: 2.4, unknownS: 2.4, moves: 'spine', breathedIn: SLOW },
+  'lift-trunk': { naturalS: 6, unknownS: 11, moves: 'spine', breathedIn: BREATHED },
+  squeeze: { naturalS: 5, unknownS: 6.5, moves: 'spine', breathedIn: BREATHED },
+  'limb-slow': { naturalS: 4.7, unknownS: 5.8, moves: 'limbs', breathedIn: SLOW },
+  'limb-steady': { naturalS: 3.6, unknownS: 4.5, moves: 'limbs', breathedIn: SLOW },
+  circle: { naturalS: 4.3, unknownS: 4, moves: 'limbs', breathedIn: SLOW },
+  turn: { naturalS: 5, unknownS: 6.2, moves: 'limbs', breathedIn: SLOW },
+  'held-curl': { naturalS: 3.1, unknownS: 3.1, moves: 'limbs', breathedIn: SLOW },
+  'held-bridge': { naturalS: 3.1, unknownS: 3.1, moves: 'limbs', breathedIn: SLOW },
+  'roll-down': {
+    naturalS: 14,
+    unknownS: 17,
+    moves: 'spine',
+    breathedIn: BREATHED,
+    isLargeRoll: true,
+  },
+  sequence: { naturalS: 11, unknownS: 11, moves: 'limbs', breathedIn: SLOW },
+  quick: { naturalS: 1.4, unknownS: 1.4, moves: 'limbs', breathedIn: [] },
+  pulse: { naturalS: 0.8, unknownS: 0.8, moves: 'limbs', breathedIn: [] },
+  'reach-hold': { naturalS: 12, unknownS: 14, moves: 'spine', breathedIn: BREATHED },
+  hold: { naturalS: 20, unknownS: 20, moves: 'spine', breathedIn: [] },
+};
+
+/** How repetitions differ from phases times seconds, and from their own pace. Common practice. */
+export const REPETITION = {
+  /** A large roll takes this much longer than its breaths. */
+  largeRoll: 1.3,
+  /** Phases of a large roll in a slow class: a breath to prepare is among them. */
+  slowRollPhases: 3,
+  /** As many as this on a side are counted aloud where the plan doesn't say that they are breathed. */
+  countedFrom: 10,
+  countedSpine: 0.4,
+  countedLimbs: 0.85,
+  /** Seconds more for the first one, in words at once … */
+  firstBriefS: 8,
+  /** … and where it is explained and the plan doesn't say for how long. */
+  firstExplainedS: 13,
+  /** Into a reached shape that is held, and out of it. */
+  reachS: 5,
+} as const;
 
 /** Seconds for what happens between and around repetitions. All figures are common practice. */
 export const SET_UP = {
-  firstShapeS: 18,
-  flowingChangeS: 9,
-  alignedChangeS: 18,
+  firstShapeS: 12.5,
+  otherOptionS: 3,
+  samePositionS: 5,
+  samePositionHoldS: 7,
+  risenS: 2,
+  nearS: 10,
+  fullS: 13.5,
+  linedUpS: 23,
   sideToBackS: 4,
-  rearrangeS: 8,
-  swapSideS: 6,
-  rollOverS: 12,
-  propPlacedS: 6,
-  propPutDownS: 5,
+  twinS: 9,
+  swapSideS: 7,
+  rollOverS: 15,
+  propPlacedS: 9,
+  propMovedS: 8.5,
+  propPutDownS: 2,
+  /** Lying down over cushions, and sitting up from them. */
   overCushionsS: 19,
   springsS: 9,
   barS: 5,
@@ -49,31 +103,35 @@ export const SET_UP = {
   turnRoundS: 15,
   betweenSetsS: 8,
   /** From one variant to the next: the feet or hands go elsewhere. */
-  betweenVariantsS: 4,
-  betweenHoldsS: 4,
+  betweenVariantsS: 3,
+  betweenHoldsS: 5,
 } as const;
+
+/** A prop that was in use this many items ago, in the same position, is still at hand. */
+export const PROP_AT_HAND = 3;
 
 /** Seconds of words before the first repetition. All figures are common practice. */
 export const TEACHING = {
-  fullOneOptionS: 9,
-  fullLadderS: 47,
-  briefOneOptionS: 6,
-  briefWithOptionsS: 13,
-  stretchS: 4,
-  repeatS: 2,
-  /** Spoken over the set, for each option past the second. */
-  furtherOptionS: 12,
+  againS: 1,
+  stretchS: 1.5,
+  briefS: 4.5,
+  optionsS: 8,
+  /** The first time that the class is in a position. */
+  newPositionS: 4.5,
+  fullS: 30,
 } as const;
 
-/** One standard deviation, as a share of the part. Common practice, to be learned from one's own classes. */
+/**
+ * One standard deviation, as a share. `teacher` is shared by the whole class: how far a teacher who is not known lies
+ * from the common figures; `item` is each item's own. Common practice.
+ */
 export const SPREAD = {
-  work: 0.25,
-  setUp: 0.4,
-  teaching: 0.4,
+  work: { teacher: 0.1, unknownTeacher: 0.25, item: 0.35, unknownItem: 0.4 },
+  words: { teacher: 0.3, unknownTeacher: 0.4 },
+  /** Of the words and set-up of an item: seconds of variance for each second. */
+  wordsItemS: 6,
   /** What a clock or the plan decides. */
   clocked: 0.03,
-  /** The whole day runs quick or slow. */
-  day: 0.08,
 } as const;
 
 const factor = z.number().min(0.3).max(3);
@@ -83,6 +141,8 @@ export const Pace = z.strictObject({
   teaching: z.enum(['quick', 'steady', 'unhurried']).default('steady'),
   setUpFactor: factor.default(1),
   teachingFactor: factor.default(1),
+  /** Of everything that is counted, before the kinds that have their own. */
+  workFactor: factor.default(1),
   tempoFactors: z.partialRecord(z.enum(TEMPOS), factor).default({}),
 });
 export type Pace = z.infer<typeof Pace>;
@@ -91,14 +151,16 @@ export const STEADY_PACE: Pace = {
   teaching: 'steady',
   setUpFactor: 1,
   teachingFactor: 1,
+  workFactor: 1,
   tempoFactors: {},
 };
 
-export const TEACHING_SPEED = { quick: 0.7, steady: 1, unhurried: 1.35 } as const;
+const TALK = { quick: 0.6, steady: 1, unhurried: 1.5 } as const satisfies Record<
+  Pace['teaching'],
+  number
+>;
 
-/** Shapes that must be lined up before work can begin, wherever one comes from. */
-export const ALIGNED: ReadonlySet<Position> = new Set<Position>([
-  'side-lying',
-  'side-support',
-  'prone',
-]);
+/** On words and on set-up: who talks little moves on quickly too. Common practice. */
+export function talkFactor({ teaching }: Pace): number {
+  return TALK[teaching];
+}

@@ -1,12 +1,21 @@
 import { describe, expect, it } from 'vitest';
 import type { PropUse } from '../../movement/exercise.ts';
 import type { Position } from '../../movement/vocabulary.ts';
-import { setUpBetween, type Stance } from './set-up.ts';
+import { isTwin, setUpBetween } from './set-up.ts';
+import type { Stance } from './stance.ts';
 
-const at = (position: Position, exercise = position, props: PropUse[] = []): Stance => ({
-  exercise,
+const at = (position: Position, change: Partial<Stance> = {}): Stance => ({
+  exercise: position,
+  option: 1,
   position,
-  props,
+  endPosition: position,
+  side: undefined,
+  isHold: false,
+  arrangeS: undefined,
+  isWayUp: false,
+  props: [],
+  gear: undefined,
+  ...change,
 });
 const use = (prop: PropUse['prop'], place: PropUse['place']): PropUse => ({
   prop,
@@ -15,79 +24,100 @@ const use = (prop: PropUse['prop'], place: PropUse['place']): PropUse => ({
   count: 1,
   optional: false,
 });
-const all = new Set<Position>([
-  'supine',
-  'side-lying',
-  'prone',
-  'quadruped',
-  'plank',
-  'seated',
-  'kneeling',
-  'standing',
-]);
+const secondsOf = (before: Stance[], after: Stance, behind: Stance[] = []) =>
+  setUpBetween(after, { before, behind }).seconds;
 
-/** Least and most seconds: common practice. */
-describe('setUpBetween stays within the usual seconds', () => {
-  it.each<[string, Stance | undefined, Stance, number, number]>([
-    ['the very first shape', undefined, at('supine'), 12, 35],
-    ['supine to kneeling', at('supine'), at('kneeling'), 5, 12],
-    ['kneeling to all fours', at('kneeling'), at('quadruped'), 5, 12],
-    ['lying to seated', at('supine'), at('seated'), 5, 12],
-    ['side to supine, then arranging', at('side-lying'), at('supine', 'prone'), 7, 20],
-    ['into side-lying', at('supine'), at('side-lying'), 12, 30],
-    ['all fours to supine through the side', at('quadruped'), at('supine'), 12, 30],
-    ['supine to prone', at('supine'), at('prone'), 12, 30],
-    ['rearranging within a position', at('supine', 'seated'), at('supine'), 4, 15],
-  ])('%s', (_name, before, after, least, most) => {
-    const { seconds } = setUpBetween(before, after, all);
+/** Seconds from the neighbour, the default and the least and most that were seen: common practice. */
+describe('setUpBetween, by what changes', () => {
+  it.each<[string, Stance[], Stance, number, number, number]>([
+    ['the very first shape', [], at('supine'), 12.5, 3, 35],
+    ['the same again', [at('supine')], at('supine'), 0, 0, 0],
+    ['another option of the same', [at('supine')], at('supine', { option: 2 }), 3, 0, 13],
+    ['the next in a position', [at('supine')], at('supine', { exercise: 'b' }), 5, 0, 15],
+    ['a hold', [at('supine')], at('supine', { exercise: 'b', isHold: true }), 7, 0, 15],
+    ['a shape risen', [at('quadruped')], at('plank'), 2, 0, 5],
+    ['a shape lowered', [at('side-support')], at('side-lying'), 2, 0, 5],
+    ['kneeling to all fours', [at('kneeling')], at('quadruped'), 10, 5, 18],
+    ['side-lying to seated', [at('side-lying')], at('seated'), 10, 5, 18],
+    ['lying to seated', [at('supine')], at('seated'), 13.5, 5, 22],
+    ['back to side-lying', [at('supine')], at('side-lying'), 23, 14, 30],
+    ['all fours to the back', [at('quadruped')], at('supine'), 23, 14, 30],
+    ['side to the back, then the shape', [at('side-lying')], at('supine'), 9, 4, 20],
+  ])('%s', (_name, before, after, usual, least, most) => {
+    const { seconds } = setUpBetween(after, { before, behind: [] });
+    expect(seconds).toBe(usual);
     expect(seconds).toBeGreaterThanOrEqual(least);
     expect(seconds).toBeLessThanOrEqual(most);
   });
 
-  it('costs nothing to do the same exercise again', () => {
-    expect(setUpBetween(at('supine'), at('supine'), all)).toEqual({
-      seconds: 0,
-      reason: 'same exercise, nothing to arrange',
-    });
+  it('goes by where the one before ended', () => {
+    const rolledUp = at('supine', { endPosition: 'seated' });
+    expect(secondsOf([rolledUp], at('seated', { exercise: 'b' }))).toBe(5);
   });
 
-  it('lines up a shape that this class meets for the first time', () => {
-    const known = setUpBetween(at('supine'), at('seated'), all).seconds;
-    const first = setUpBetween(at('supine'), at('seated'), new Set()).seconds;
-    expect(first).toBeGreaterThan(known);
+  it('takes the other side right behind for less, and says that nothing else changes', () => {
+    const left = at('side-lying', { side: 'left' });
+    const right = at('side-lying', { side: 'right' });
+    expect(isTwin(left, right)).toBe(true);
+    expect(isTwin(left, at('side-lying', { side: 'right', option: 2 }))).toBe(false);
+    expect(setUpBetween(right, { before: [left], behind: [] }).reason).toBe(
+      'to the other side 9 s',
+    );
+    expect(setUpBetween(left, { before: [left], behind: [] }).reason).toBe('nothing to arrange');
   });
 
-  it('takes 5 to 8 s to move a ball that is at hand to another place', () => {
-    const before = at('supine', 'supine', [use('small-ball', 'under pelvis')]);
-    const after = at('supine', 'supine', [use('small-ball', 'between knees')]);
-    const { seconds, reason } = setUpBetween(before, after, all);
-    expect(seconds).toBeGreaterThanOrEqual(5);
-    expect(seconds).toBeLessThanOrEqual(8);
-    expect(reason).toBe('small ball placed between knees 6 s');
+  it('takes an exercise’s own arranging where that is longer', () => {
+    const strap = at('supine', { exercise: 'strap', arrangeS: 20 });
+    expect(secondsOf([at('supine')], strap)).toBe(20);
+    expect(secondsOf([at('seated')], at('supine', { arrangeS: 25 }))).toBe(25);
   });
 
-  it('takes about 15 s to change position with a prop', () => {
-    const after = at('seated', 'seated', [use('small-ball', 'behind low back')]);
-    const { seconds } = setUpBetween(at('supine'), after, all);
-    expect(seconds).toBeGreaterThanOrEqual(10);
-    expect(seconds).toBeLessThanOrEqual(15);
+  it('counts the way up as its own work, and longer off cushions', () => {
+    const up = at('supine', { exercise: 'up', isWayUp: true });
+    const over = at('supine', { props: [use('cushion', 'under shoulder blades')] });
+    expect(secondsOf([at('supine')], up)).toBe(0);
+    // From cushions 27 s in all, of which 8 are the coming up.
+    expect(secondsOf([over], up) + 8).toBe(27);
+  });
+});
+
+/** Placed 9 s, moved 8.5, put down 2; 0 while it stays: common practice. */
+describe('props', () => {
+  const ball = (place: PropUse['place'], exercise: string) =>
+    at('supine', { exercise, props: [use('small-ball', place)] });
+  const bare = (exercise: string) => at('supine', { exercise });
+
+  it('are placed, moved and put down', () => {
+    expect(secondsOf([bare('a')], ball('between knees', 'b'))).toBe(5 + 9);
+    expect(secondsOf([ball('under pelvis', 'a')], ball('between knees', 'b'))).toBe(5 + 8.5);
+    expect(secondsOf([ball('between knees', 'a')], bare('b'))).toBe(5 + 2);
   });
 
-  it('counts 19 s to lie down over cushions', () => {
-    const after = at('supine', 'supine', [use('cushion', 'under shoulder blades')]);
-    const bare = setUpBetween(at('supine'), at('supine'), all).seconds;
-    expect(setUpBetween(at('supine'), after, all).seconds - bare).toBe(19);
+  it('cost nothing while they stay where they are, even if what lies between does not name them', () => {
+    const [with1, without, with2] = [
+      ball('between knees', 'a'),
+      bare('b'),
+      ball('between knees', 'c'),
+    ];
+    expect(secondsOf([with1], without, [with2])).toBe(5);
+    expect(secondsOf([with1, without], with2)).toBe(5);
   });
 
-  it('counts putting a prop down, and says so', () => {
-    const before = at('supine', 'supine', [use('band', 'round sole')]);
-    const { seconds, reason } = setUpBetween(before, at('supine'), all);
-    expect(seconds).toBe(5);
-    expect(reason).toContain('band put down');
+  it('are fetched again after three others, and after another position', () => {
+    const used = ball('between knees', 'a');
+    const again = ball('between knees', 'z');
+    expect(secondsOf([used, bare('b'), bare('c'), bare('d')], again)).toBe(5 + 9);
+    expect(secondsOf([used, at('prone')], again)).toBe(23 + 9);
   });
 
-  it("takes an exercise's own arranging where that is longer", () => {
-    expect(setUpBetween(at('supine', 'prone'), at('supine'), all, 20).seconds).toBe(20);
-    expect(setUpBetween(at('seated'), at('supine'), all, 25).seconds).toBe(25);
+  it('are put down in passing where everybody moves in any case', () => {
+    expect(secondsOf([ball('between knees', 'a')], at('prone'))).toBe(23);
+  });
+
+  it('take longest where one lies down over them', () => {
+    const over = at('supine', { exercise: 'b', props: [use('cushion', 'under shoulder blades')] });
+    const { seconds, reason } = setUpBetween(over, { before: [bare('a')], behind: [] });
+    expect(seconds).toBe(5 + 19);
+    expect(reason).toBe('rearranging, supine 5 s; cushion placed under shoulder blades 19 s');
   });
 });

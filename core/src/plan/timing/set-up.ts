@@ -3,15 +3,13 @@ import type { PropUse } from '../../movement/exercise.ts';
 import { changedParts, springWords, type Gear, type GearPart } from '../../movement/gear.ts';
 import type { Position } from '../../movement/vocabulary.ts';
 import { GEAR_SECONDS, type GearSeconds } from './gear-seconds.ts';
-import { ALIGNED, SET_UP } from './pace.ts';
+import { PROP_AT_HAND, SET_UP } from './pace.ts';
+import type { Stance } from './stance.ts';
 
-/** How the room stands before or at an item. */
-export interface Stance {
-  exercise: string;
-  position: Position;
-  props: readonly PropUse[];
-  /** How the machine is set, on a machine. */
-  gear?: Gear | undefined;
+/** What stands near an item: the stances of the items before it, nearest last, and behind it, nearest first. */
+export interface Nearby {
+  before: readonly Stance[];
+  behind: readonly Stance[];
 }
 
 export interface Cost {
@@ -19,85 +17,157 @@ export interface Cost {
   reason: string;
 }
 
+const ALONE: Nearby = { before: [], behind: [] };
+
 /**
- * Seconds from one stance to the next: moving, arranging limbs, props fetched, moved and put down.
- * `met` holds the positions already taken in this class: a shape met for the first time is lined up.
- * `arrangeS` is the exercise's own time to arrange limbs, `gearSeconds` what each change of a machine takes.
+ * Seconds from what came before to an item: moving, arranging limbs, props fetched, moved and put down. What doesn't
+ * change costs nothing. `gearSeconds` is what each change of a machine takes.
  */
 export function setUpBetween(
-  before: Stance | undefined,
   after: Stance,
-  met: ReadonlySet<Position>,
-  arrangeS?: number,
+  { before: earlier, behind }: Nearby = ALONE,
   gearSeconds: GearSeconds = GEAR_SECONDS,
 ): Cost {
+  const before = earlier.at(-1);
   const costs = [
-    moveBetween(before, after, met, arrangeS),
-    ...propChanges(before, after),
+    moveBetween(before, after),
+    ...propsTaken(earlier, after),
+    ...propsPutDown(before, after, behind),
     ...machineChanges(before?.gear, after.gear, gearSeconds),
   ].filter((cost) => cost.seconds > 0);
   return {
     seconds: costs.reduce((sum, cost) => sum + cost.seconds, 0),
-    reason: costs.map((cost) => cost.reason).join('; ') || 'same exercise, nothing to arrange',
+    reason: costs.map((cost) => cost.reason).join('; ') || 'nothing to arrange',
   };
 }
 
-function moveBetween(
+/** The other side of the same, right behind it. */
+export function isTwin(before: Stance | undefined, after: Stance): boolean {
+  return (
+    before?.exercise === after.exercise &&
+    before.option === after.option &&
+    before.side !== undefined &&
+    after.side !== undefined &&
+    before.side !== after.side
+  );
+}
+
+function moveBetween(before: Stance | undefined, after: Stance): Cost {
+  if (!before)
+    return cost('arranging the first shape', Math.max(SET_UP.firstShapeS, after.arrangeS ?? 0));
+  if (after.isWayUp) {
+    const isOverCushions = before.props.some(({ prop }) => prop === 'cushion');
+    return cost('up from the cushions', isOverCushions ? SET_UP.overCushionsS : 0);
+  }
+  if (isTwin(before, after)) return cost('to the other side', SET_UP.twinS);
+  if (before.endPosition === after.position) return withinPosition(before, after);
+  return changeOfPosition(before.endPosition, after);
+}
+
+function withinPosition(before: Stance, after: Stance): Cost {
+  if (before.exercise === after.exercise) {
+    return before.option === after.option
+      ? cost('', 0)
+      : cost('another option', SET_UP.otherOptionS);
+  }
+  const usual = after.isHold ? SET_UP.samePositionHoldS : SET_UP.samePositionS;
+  return cost(`rearranging, ${after.position}`, after.arrangeS ?? usual);
+}
+
+function changeOfPosition(from: Position, after: Stance): Cost {
+  const words = `${from} to ${after.position}`;
+  const arrangeS = after.arrangeS ?? 0;
+  if (from === 'side-lying' && after.position === 'supine') {
+    const shape = Math.max(SET_UP.samePositionS, arrangeS);
+    return cost(`${words} and arranging`, SET_UP.sideToBackS + shape);
+  }
+  return cost(words, Math.max(secondsToMove(from, after.position), arrangeS));
+}
+
+/** The same shape risen or lowered. */
+const RISEN = pairs([
+  ['side-lying', 'side-support'],
+  ['quadruped', 'plank'],
+]);
+
+const NEAR = pairs([
+  ['kneeling', 'quadruped'],
+  ['kneeling', 'seated'],
+  ['kneeling', 'standing'],
+  ['kneeling', 'side-support'],
+  ['kneeling', 'plank'],
+  ['seated', 'quadruped'],
+  ['seated', 'side-lying'],
+  ['prone', 'quadruped'],
+  ['prone', 'plank'],
+  ['standing', 'plank'],
+]);
+
+/** Far from each other, and lined up before work can begin. */
+const LINED_UP = pairs([
+  ['supine', 'side-lying'],
+  ['supine', 'prone'],
+  ['supine', 'quadruped'],
+  ['supine', 'standing'],
+  ['prone', 'side-lying'],
+  ['prone', 'standing'],
+]);
+
+function pairs(list: readonly (readonly [Position, Position])[]): ReadonlySet<string> {
+  return new Set(list.flatMap(([one, other]) => [`${one} ${other}`, `${other} ${one}`]));
+}
+
+/** Seconds to change position; the table is common practice. */
+function secondsToMove(from: Position, to: Position): number {
+  const change = `${from} ${to}`;
+  if (RISEN.has(change)) return SET_UP.risenS;
+  if (NEAR.has(change)) return SET_UP.nearS;
+  return LINED_UP.has(change) ? SET_UP.linedUpS : SET_UP.fullS;
+}
+
+/** What is taken up. What was in use a moment ago, in this position, is still where it was. */
+function propsTaken(earlier: readonly Stance[], after: Stance): Cost[] {
+  const held = earlier.at(-1)?.props ?? [];
+  const atHand = [...held, ...stillHere(earlier, after.position).flatMap(({ props }) => props)];
+  return after.props.flatMap((use) => {
+    if (atHand.some((other) => sameUse(other, use))) return [];
+    const what = PROP_WORDS[use.prop];
+    if (use.prop === 'cushion' && use.place === 'under shoulder blades') {
+      return cost(`${what} placed ${use.place}`, SET_UP.overCushionsS);
+    }
+    return atHand.some(({ prop }) => prop === use.prop)
+      ? cost(`${what} moved ${use.place}`, SET_UP.propMovedS)
+      : cost(`${what} placed ${use.place}`, SET_UP.propPlacedS);
+  });
+}
+
+/** The last items that were done in this position, without another between. */
+function stillHere(earlier: readonly Stance[], position: Position): Stance[] {
+  const last = earlier.slice(-PROP_AT_HAND);
+  const elsewhere = last.findLastIndex((stance) => stance.endPosition !== position);
+  return last.slice(elsewhere + 1);
+}
+
+/** What is put down; not what is used again in a moment, and not where everybody moves in any case. */
+function propsPutDown(
   before: Stance | undefined,
   after: Stance,
-  met: ReadonlySet<Position>,
-  arrangeS: number | undefined,
-): Cost {
-  const arrange = arrangeS ?? SET_UP.rearrangeS;
-  if (!before) {
-    const seconds = Math.max(SET_UP.firstShapeS, arrange);
-    return { seconds, reason: `arranging the first shape ${seconds} s` };
-  }
-  if (before.position === after.position) {
-    if (before.exercise === after.exercise) return { seconds: 0, reason: '' };
-    return { seconds: arrange, reason: `rearranging, ${after.position} ${arrange} s` };
-  }
-  const words = `${before.position} to ${after.position}`;
-  if (before.position === 'side-lying' && after.position === 'supine') {
-    const seconds = SET_UP.sideToBackS + arrange;
-    return { seconds, reason: `${words} ${SET_UP.sideToBackS} s and arranging ${arrange} s` };
-  }
-  const base = needsAligning(before.position, after.position, met)
-    ? SET_UP.alignedChangeS
-    : SET_UP.flowingChangeS;
-  const seconds = Math.max(base, arrangeS ?? 0);
-  return { seconds, reason: `${words} ${seconds} s` };
+  behind: readonly Stance[],
+): Cost[] {
+  if (!before || after.isWayUp || before.endPosition !== after.position) return [];
+  const next = behind.slice(0, PROP_AT_HAND);
+  const elsewhere = next.findIndex(({ position }) => position !== after.position);
+  const soon = elsewhere < 0 ? next : next.slice(0, elsewhere);
+  return before.props.flatMap(({ prop }) => {
+    const isUsed = [after, ...soon].some(({ props }) => props.some((use) => use.prop === prop));
+    return isUsed ? [] : cost(`${PROP_WORDS[prop]} put down`, SET_UP.propPutDownS);
+  });
 }
 
-function needsAligning(from: Position, to: Position, met: ReadonlySet<Position>): boolean {
-  if (ALIGNED.has(to)) return !(from === 'quadruped' && to === 'prone' && met.has('prone'));
-  if (to === 'supine') return from === 'quadruped' || from === 'prone' || from === 'standing';
-  const gettingUp = to === 'standing' && (from === 'supine' || from === 'prone');
-  return gettingUp || !met.has(to);
+function cost(what: string, seconds: number): Cost {
+  return { seconds, reason: `${what} ${seconds} s` };
 }
 
-/** Lying down over cushions takes its own time; other props cost a placing or a putting down. */
-function propChanges(before: Stance | undefined, after: Stance): Cost[] {
-  const held = before?.props ?? [];
-  const costs: Cost[] = [];
-  for (const use of after.props) {
-    if (held.some((other) => sameUse(other, use))) continue;
-    const overCushions = use.prop === 'cushion' && use.place === 'under shoulder blades';
-    const seconds = overCushions ? SET_UP.overCushionsS : SET_UP.propPlacedS;
-    const what = PROP_WORDS[use.prop];
-    costs.push({ seconds, reason: `${what} placed ${use.place} ${seconds} s` });
-  }
-  for (const use of held) {
-    if (after.props.some((other) => other.prop === use.prop)) continue;
-    costs.push({
-      seconds: SET_UP.propPutDownS,
-      reason: `${PROP_WORDS[use.prop]} put down ${SET_UP.propPutDownS} s`,
-    });
-  }
-  return costs;
-}
-
-/** What everyone changes on their machine; before the first exercise the machines are set already. */
 /** What everyone changes on the machine from one gear to the next, each with its seconds. */
 export function machineChanges(
   before: Gear | undefined,

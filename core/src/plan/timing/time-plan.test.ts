@@ -71,13 +71,13 @@ describe('timePlan', () => {
   });
 
   it('adds up a class worked out by hand', () => {
-    // breathe: 18 first shape + 13 words with options + breaths 11 + 7 × 9 = 105
-    // curl: 8 rearranging + 13 words + 5.5 + 7 × 5 = 40.5, rounded 41 = 62
+    // breathe: 12.5 first shape + 4.5 words, 8 with options, 4.5 first time here + 8 breaths at 8.4 and 8 more: 75.2
+    // curl: 5 within the position + 12.5 words + 8 slow limbs at 5.8 and 8 more: 54.4
     const timeline = timePlan(makePlan([['breathe', 'curl']]), catalogue);
-    expect(item(timeline, 'breathe').durationS).toBe(18 + 13 + 74);
-    expect(item(timeline, 'curl').durationS).toBe(8 + 13 + 41);
-    expect(timeline.totalS).toBe(105 + 62);
-    expect(timeline.overS).toBe(167 - 1800);
+    expect(item(timeline, 'breathe').durationS).toBe(13 + 17 + 75);
+    expect(item(timeline, 'curl').durationS).toBe(5 + 13 + 54);
+    expect(timeline.totalS).toBe(105 + 72);
+    expect(timeline.overS).toBe(177 - 1800);
   });
 
   it('gives the same seconds for the same plan', () => {
@@ -103,15 +103,13 @@ describe('teaching', () => {
     const plan = makePlan([['curl']]);
     const known = timePlan(plan, catalogue, { familiar: new Set(['curl']) });
     const fresh = timePlan(plan, catalogue, { familiar: new Set() });
-    expect(secondsOf(item(known, 'curl'), 'teaching')).toBe(13);
-    const words = secondsOf(item(fresh, 'curl'), 'teaching');
-    // A whole ladder shown to people who never met it takes 30 to 65 s: common practice.
-    expect(words).toBeGreaterThanOrEqual(30);
-    expect(words).toBeLessThanOrEqual(65);
+    // In a few words, with options, first time in this position; else the usual of a full explanation.
+    expect(secondsOf(item(known, 'curl'), 'teaching')).toBe(17);
+    expect(secondsOf(item(fresh, 'curl'), 'teaching')).toBe(30);
   });
 
   it('is brief when nothing is known of the group', () => {
-    expect(secondsOf(item(timePlan(makePlan([['curl']]), catalogue), 'curl'), 'teaching')).toBe(13);
+    expect(secondsOf(item(timePlan(makePlan([['curl']]), catalogue), 'curl'), 'teaching')).toBe(17);
   });
 
   it('is next to nothing the second time in a class', () => {
@@ -121,13 +119,7 @@ describe('teaching', () => {
 
   it('is shorter with one way on offer', () => {
     const plan = makePlan([[['curl', { options: [1] }]]]);
-    expect(secondsOf(item(timePlan(plan, catalogue), 'curl'), 'teaching')).toBe(6);
-  });
-
-  it('speaks further options over the set, 10 to 20 s each', () => {
-    const timeline = timePlan(makePlan([['ladder']]), catalogue);
-    expect(secondsOf(item(timeline, 'ladder'), 'options')).toBe(2 * 12);
-    expect(kinds(timeline, 'ladder')).toEqual(['set-up', 'teaching', 'work', 'options']);
+    expect(secondsOf(item(timePlan(plan, catalogue), 'curl'), 'teaching')).toBe(9);
   });
 
   it('does as the plan says when the plan says something', () => {
@@ -139,7 +131,15 @@ describe('teaching', () => {
     ]);
     const timeline = timePlan(plan, catalogue, { familiar: new Set(['ladder']) });
     expect(kinds(timeline, 'curl')).not.toContain('teaching');
-    expect(secondsOf(item(timeline, 'ladder'), 'teaching')).toBe(47);
+    expect(secondsOf(item(timeline, 'ladder'), 'teaching')).toBe(30);
+  });
+
+  it('is as long as the plan states, at nobody’s pace', () => {
+    const plan = makePlan([[['curl', { teaching: 'full', explainS: 90 }]]]);
+    const slow = { ...STEADY_PACE, teaching: 'unhurried' as const };
+    const timed = item(timePlan(plan, catalogue, { pace: slow }), 'curl');
+    expect(secondsOf(timed, 'teaching')).toBe(90);
+    expect(timed.parts.find(({ kind }) => kind === 'teaching')?.source).toBe('set in the plan');
   });
 
   it('follows the teacher: quick, steady, unhurried', () => {
@@ -169,24 +169,24 @@ describe('a change by the clock', () => {
   const timedCurl = (offS: number) =>
     ['curl', { dose: { ...dose, offS }, options: [1] }] as [string, object];
 
-  it('takes the next set-up and words into itself', () => {
-    const plan = makePlan([[timedCurl(15), ['one-way', { dose, options: [1] }]]]);
-    const timeline = timePlan(plan, catalogue);
-    // 8 s to rearrange and 6 s of words happen inside the 15 s: 1 s is left.
-    expect(secondsOf(item(timeline, 'curl'), 'rest')).toBe(1);
-    expect(item(timeline, 'one-way').startS).toBe(18 + 6 + 45 + 1);
+  it('takes the next set-up and words into itself and adds nothing, however long they are', () => {
+    for (const offS of [15, 5]) {
+      const next: [string, object] = ['one-way', { dose, options: [1] }];
+      const timeline = timePlan(makePlan([[timedCurl(offS), next]]), catalogue);
+      // 13 s first shape and 9 s of words, then the clock: 45 on, the change, 45 on, and nothing behind the last.
+      expect(timeline.totalS).toBe(13 + 9 + 45 + offS + 45);
+      expect(
+        item(timeline, 'one-way').startS +
+          secondsOf(item(timeline, 'one-way'), 'set-up', 'teaching'),
+      ).toBe(13 + 9 + 45 + offS);
+    }
   });
 
-  it('is overrun when the next one needs longer', () => {
-    const plan = makePlan([[timedCurl(5), ['one-way', { dose, options: [1] }]]]);
-    expect(kinds(timePlan(plan, catalogue), 'curl')).not.toContain('rest');
-  });
-
-  it('stays whole before a pause and at the end', () => {
-    const before = timePlan(makePlan([[timedCurl(15), { pauseS: 30 }]]), catalogue);
-    expect(secondsOf(item(before, 'curl'), 'rest')).toBe(15);
-    const last = timePlan(makePlan([[timedCurl(15)]]), catalogue);
-    expect(secondsOf(item(last, 'curl'), 'rest')).toBe(15);
+  it('is none behind the last: before a pause, before what is not timed, and at the end', () => {
+    for (const after of [[{ pauseS: 30 }], ['one-way'], []]) {
+      const timeline = timePlan(makePlan([[timedCurl(15), ...after]]), catalogue);
+      expect(kinds(timeline, 'curl')).not.toContain('rest');
+    }
   });
 });
 

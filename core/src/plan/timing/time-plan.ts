@@ -1,24 +1,16 @@
 import { effortOf } from '../../body/load/option-load.ts';
 import type { Catalogue } from '../../movement/catalogue.ts';
-import { optionOf, type Exercise, type Option, tempoOf } from '../../movement/exercise.ts';
-import { gearAfter, gearFor } from '../../movement/gear.ts';
+import type { Exercise, Option } from '../../movement/exercise.ts';
 import type { Position } from '../../movement/vocabulary.ts';
-import {
-  offeredOptions,
-  type ExerciseItem,
-  type PauseItem,
-  type Plan,
-  type TeachingStyle,
-} from '../plan.ts';
-import type { SchoolRules } from '../school.ts';
-import { rulesOf } from '../schools.ts';
-import { doseOf, shownOption } from '../usual.ts';
-import { variantsOf, type DoneVariant } from '../variants.ts';
+import type { PauseItem, Plan } from '../plan.ts';
+import { breathingOf, kindOfPace } from './breathing.ts';
 import { GEAR_SECONDS, type GearSeconds } from './gear-seconds.ts';
 import { likelyRange } from './likely-range.ts';
-import { SET_UP, SPREAD, TEACHING, TEACHING_SPEED, STEADY_PACE, type Pace } from './pace.ts';
-import { machineChanges, setUpBetween, type Stance } from './set-up.ts';
+import { SET_UP, STEADY_PACE, talkFactor, type Pace } from './pace.ts';
+import { prepareItems, type Prepared } from './prepared.ts';
+import { isTwin, machineChanges, setUpBetween, type Nearby } from './set-up.ts';
 import type { TimedItem, TimedPart, Timeline } from './timeline.ts';
+import { firstMoreS, wordsBefore, type Telling } from './words-before.ts';
 import { workParts, type LoosePart } from './work.ts';
 
 export interface TimingContext {
@@ -32,12 +24,16 @@ export interface TimingContext {
 /** What carries over from one item to the next while the class is laid out. */
 interface Walk {
   atS: number;
-  school: SchoolRules;
-  stance?: Stance;
+  plan: Plan;
+  pace: Pace;
+  context: TimingContext;
+  /** Every exercise item, and how many of them are laid out. */
+  prepared: readonly Prepared[];
+  index: number;
   met: Set<Position>;
   done: Set<string>;
   /** The last change by the clock: the next set-up and words happen inside it. */
-  openChange?: { item: TimedItem; part: TimedPart };
+  openChange?: { item: TimedItem; part: TimedPart } | undefined;
 }
 
 /**
@@ -45,15 +41,25 @@ interface Walk {
  * The plan must have passed `checkPlan`. Pure: the same input gives the same seconds.
  */
 export function timePlan(plan: Plan, catalogue: Catalogue, context: TimingContext = {}): Timeline {
-  const walk: Walk = { atS: 0, school: rulesOf(plan.school), met: new Set(), done: new Set() };
+  const walk: Walk = {
+    atS: 0,
+    plan,
+    pace: context.pace ?? STEADY_PACE,
+    context,
+    prepared: prepareItems(plan, catalogue),
+    index: 0,
+    met: new Set(),
+    done: new Set(),
+  };
   const laidOut = plan.segments.map((segment) => ({
     segment,
     items: segment.items.map((item) =>
       item.kind === 'pause'
         ? layOutPause(item, segment.id, walk)
-        : layOutExercise(item, segment.id, catalogue, context, walk),
+        : layOutExercise(segment.id, walk),
     ),
   }));
+  dropChange(walk);
   let segmentStartS = 0;
   const segments = laidOut.map(({ segment, items }) => {
     const startS = items[0]?.startS ?? segmentStartS;
@@ -73,7 +79,7 @@ export function timePlan(plan: Plan, catalogue: Catalogue, context: TimingContex
 }
 
 function layOutPause(item: PauseItem, segmentId: string, walk: Walk): TimedItem {
-  walk.openChange = undefined;
+  dropChange(walk);
   return place(walk, {
     itemId: item.id,
     segmentId,
@@ -89,45 +95,26 @@ function layOutPause(item: PauseItem, segmentId: string, walk: Walk): TimedItem 
         durationS: item.durationS,
         reason: `${item.durationS} s as set`,
         source: 'set in the plan',
-        spread: SPREAD.clocked,
+        varies: 'clock',
       },
     ],
   });
 }
 
-function layOutExercise(
-  item: ExerciseItem,
-  segmentId: string,
-  catalogue: Catalogue,
-  context: TimingContext,
-  walk: Walk,
-): TimedItem {
-  const exercise = catalogue.require(item.exercise);
-  const option = optionOf(exercise, shownOption(item, exercise, walk.school));
-  const pace = context.pace ?? STEADY_PACE;
-  const dose = doseOf(item, exercise, walk.school);
-  const teaching = teachingStyle(item, exercise, context, walk);
-  const stance: Stance = {
-    exercise: exercise.slug,
-    position: option.position ?? exercise.position,
-    props: option.props.filter((use) => !use.optional),
-    gear: gearAfter(walk.stance?.gear, gearFor(option, item.gear)),
+function layOutExercise(segmentId: string, walk: Walk): TimedItem {
+  const { prepared: all, index, plan } = walk;
+  const prepared = all[index];
+  if (!prepared) throw new Error('an item that was not prepared');
+  const { item, exercise, option, dose, stance } = prepared;
+  const nearby: Nearby = {
+    before: all.slice(0, index).map((each) => each.left),
+    behind: all.slice(index + 1).map((each) => each.stance),
   };
-  const before = [
-    ...setUp(walk, stance, exercise, context),
-    ...spokenBefore(item, exercise, teaching, pace, walk),
-  ];
-  absorbIntoChange(walk, before);
-  const doing = { tempo: tempoOf(exercise, option), position: stance.position, teaching, pace };
-  const variants = variantsOf(item, exercise, walk.school);
-  const work =
-    variants.length > 0
-      ? variantParts(variants, exercise, item, doing, stance, context)
-      : workParts({ ...doing, dose });
-  const parts = [...before, ...work, ...spokenOver(item, exercise, teaching, pace), ...rest(item)];
-  walk.stance = { ...stance, position: exercise.endPosition ?? stance.position };
-  walk.met.add(stance.position).add(walk.stance.position);
-  walk.done.add(exercise.slug);
+  const telling = tellingOf(prepared, nearby, walk);
+  const before = insideChange(walk, prepared, [
+    setUp(prepared, nearby, walk),
+    spokenBefore(telling, walk.pace),
+  ]);
   const timed = place(walk, {
     itemId: item.id,
     segmentId,
@@ -136,26 +123,56 @@ function layOutExercise(
     exercise: exercise.slug,
     option: option.number,
     position: stance.position,
-    endPosition: walk.stance.position,
+    endPosition: stance.endPosition,
     ...bodyOf(exercise, option),
-    parts,
+    parts: [...before, ...work(prepared, telling, plan, walk), ...rest(item.restS)],
   });
+  walk.index += 1;
+  walk.met.add(stance.position).add(stance.endPosition);
+  walk.done.add(exercise.slug);
   const last = timed.parts.at(-1);
-  walk.openChange =
-    dose.kind === 'timed' && last?.kind === 'rest' ? { item: timed, part: last } : undefined;
+  const isByClock = dose.kind === 'timed' && item.restS === 0;
+  walk.openChange = isByClock && last?.kind === 'rest' ? { item: timed, part: last } : undefined;
   return timed;
 }
 
-/** Takes the seconds of the coming set-up and words out of the change that the clock gives. */
-function absorbIntoChange(walk: Walk, before: readonly LoosePart[]): void {
+/**
+ * From one timed set to the next the clock decides: set-up and words happen inside the change and add nothing to it,
+ * however long they are. Behind the last set there is no change.
+ */
+function insideChange(
+  walk: Walk,
+  { dose }: Prepared,
+  before: readonly LoosePart[],
+): readonly LoosePart[] {
+  if (dose.kind !== 'timed') dropChange(walk);
   const change = walk.openChange;
-  if (!change) return;
+  if (!change) return before;
   const needed = before.reduce((sum, part) => sum + part.durationS, 0);
-  const taken = Math.min(change.part.durationS, needed);
-  change.part.durationS -= taken;
-  change.item.durationS -= taken;
-  walk.atS -= taken;
-  if (change.part.durationS === 0) change.item.parts.pop();
+  const room = change.part.durationS;
+  let leftS = Math.min(room, needed);
+  shorten(walk, change, leftS);
+  return before.map((part) => {
+    const durationS = Math.min(part.durationS, leftS);
+    leftS -= durationS;
+    return { ...part, durationS, varies: 'clock', reason: `${part.reason}, inside the change` };
+  });
+}
+
+function dropChange(walk: Walk): void {
+  if (walk.openChange) shorten(walk, walk.openChange, walk.openChange.part.durationS);
+  walk.openChange = undefined;
+}
+
+function shorten(
+  walk: Walk,
+  { item, part }: { item: TimedItem; part: TimedPart },
+  seconds: number,
+): void {
+  part.durationS -= seconds;
+  item.durationS -= seconds;
+  walk.atS -= seconds;
+  if (part.durationS === 0) item.parts.pop();
 }
 
 /** The way up is done once, in passing: it is no work of the class, however much it asks. */
@@ -183,148 +200,100 @@ function place(walk: Walk, item: Omit<TimedItem, 'startS' | 'durationS'>): Timed
   return { ...item, parts, startS, durationS: walk.atS - startS };
 }
 
-function setUp(
-  walk: Walk,
-  stance: Stance,
-  exercise: Exercise,
-  { pace = STEADY_PACE, gearSeconds }: TimingContext,
-): LoosePart[] {
-  const cost = setUpBetween(walk.stance, stance, walk.met, exercise.arrangeS, gearSeconds);
-  return [
-    {
-      kind: 'set-up',
-      startS: 0,
-      durationS: Math.round(cost.seconds * pace.setUpFactor),
-      reason: cost.reason,
-      source: pace.setUpFactor === 1 ? 'common practice' : 'your pace',
-      spread: SPREAD.setUp,
-    },
-  ];
+function setUp({ stance }: Prepared, nearby: Nearby, { pace, context }: Walk): LoosePart {
+  const { seconds, reason } = setUpBetween(stance, nearby, context.gearSeconds);
+  return change(seconds, reason, pace);
 }
 
-function teachingStyle(
-  item: ExerciseItem,
-  exercise: Exercise,
-  context: TimingContext,
-  walk: Walk,
-): TeachingStyle {
-  if (item.teaching) return item.teaching;
-  if (walk.done.has(exercise.slug)) return 'none';
-  const isNew = context.familiar && !context.familiar.has(exercise.slug);
-  return isNew ? 'full' : 'brief';
+/** Moving and arranging, at the teacher's own speed. */
+function change(seconds: number, reason: string, pace: Pace): LoosePart {
+  const factor = talkFactor(pace) * pace.setUpFactor;
+  return {
+    kind: 'set-up',
+    startS: 0,
+    durationS: Math.round(seconds * factor),
+    reason,
+    source: factor === 1 ? 'common practice' : 'your pace',
+    varies: 'words',
+  };
 }
 
-/** Words before the first repetition. */
-function spokenBefore(
-  item: ExerciseItem,
-  exercise: Exercise,
-  teaching: TeachingStyle,
-  pace: Pace,
-  walk: Walk,
-): LoosePart[] {
-  const several = offeredOptions(item, exercise).length > 1;
-  const { seconds, reason } = wordsFor(exercise, teaching, several, walk.done.has(exercise.slug));
-  const factor = TEACHING_SPEED[pace.teaching] * pace.teachingFactor;
-  return [
-    {
-      kind: 'teaching',
-      startS: 0,
-      durationS: Math.round(seconds * factor),
-      reason: factor === 1 ? reason : `${reason}, at your ${pace.teaching} pace`,
-      source: factor === 1 ? 'common practice' : 'your pace',
-      spread: SPREAD.teaching,
-    },
-  ];
+function tellingOf(
+  { item, exercise, stance, hasOptions }: Prepared,
+  { before }: Nearby,
+  { done, met, context }: Walk,
+): Telling {
+  const isAgain = done.has(exercise.slug) || isTwin(before.at(-1), stance);
+  const isNew = context.familiar !== undefined && !context.familiar.has(exercise.slug);
+  return {
+    teaching: item.teaching ?? (isNew && !isAgain ? 'full' : 'brief'),
+    explainS: item.explainS,
+    isAgain,
+    isHold: stance.isHold,
+    hasOptions,
+    isNewPosition: !met.has(stance.position),
+  };
 }
 
-function wordsFor(
-  exercise: Exercise,
-  teaching: TeachingStyle,
-  several: boolean,
-  isRepeat: boolean,
-): { seconds: number; reason: string } {
-  if (teaching === 'none') {
-    return isRepeat
-      ? { seconds: TEACHING.repeatS, reason: 'done before in this class' }
-      : { seconds: 0, reason: 'no words' };
-  }
-  if (teaching === 'full') {
-    return several
-      ? { seconds: TEACHING.fullLadderS, reason: 'new to this group, every option shown' }
-      : { seconds: TEACHING.fullOneOptionS, reason: 'new to this group, one way' };
-  }
-  if (exercise.tempo === 'hold') return { seconds: TEACHING.stretchS, reason: 'a hold, few words' };
-  return several
-    ? { seconds: TEACHING.briefWithOptionsS, reason: 'known, with its options' }
-    : { seconds: TEACHING.briefOneOptionS, reason: 'known, one way' };
+function spokenBefore(telling: Telling, pace: Pace): LoosePart {
+  const { seconds, reason, isStated } = wordsBefore(telling);
+  const factor = isStated ? 1 : talkFactor(pace) * pace.teachingFactor;
+  const common = factor === 1 ? 'common practice' : 'your pace';
+  return {
+    kind: 'teaching',
+    startS: 0,
+    durationS: Math.round(seconds * factor),
+    reason: factor === 1 ? reason : `${reason}, at your ${pace.teaching} pace`,
+    source: isStated ? 'set in the plan' : common,
+    varies: isStated ? 'clock' : 'words',
+  };
 }
 
-/** Options spoken while people move; a fully taught ladder has been shown already. */
-function spokenOver(
-  item: ExerciseItem,
-  exercise: Exercise,
-  teaching: TeachingStyle,
-  pace: Pace,
-): LoosePart[] {
-  const further = offeredOptions(item, exercise).length - 2;
-  if (teaching !== 'brief' || further <= 0 || exercise.tempo === 'hold') return [];
-  const factor = TEACHING_SPEED[pace.teaching] * pace.teachingFactor;
-  return [
-    {
-      kind: 'options',
-      startS: 0,
-      durationS: Math.round(further * TEACHING.furtherOptionS * factor),
-      reason: `${further} further ${further === 1 ? 'option' : 'options'} spoken over the set`,
-      source: factor === 1 ? 'common practice' : 'your pace',
-      spread: SPREAD.teaching,
-    },
-  ];
-}
-
-/** Each variant's work, and what is changed on the way to it; the stance is left as the last one leaves it. */
-function variantParts(
-  variants: readonly DoneVariant[],
-  exercise: Exercise,
-  item: ExerciseItem,
-  doing: Omit<Parameters<typeof workParts>[0], 'dose'>,
-  stance: Stance,
-  { pace = STEADY_PACE, gearSeconds }: TimingContext,
-): LoosePart[] {
-  return variants.flatMap(({ option, dose }, index) => {
-    const gear = gearAfter(stance.gear, gearFor(option, item.gear));
-    const changes = machineChanges(stance.gear, gear, gearSeconds ?? GEAR_SECONDS);
-    stance.gear = gear;
-    const changedS = changes.reduce((sum, each) => sum + each.seconds, 0);
-    const seconds = SET_UP.betweenVariantsS + changedS;
-    const words = [
-      `to ${option.name} ${SET_UP.betweenVariantsS} s`,
-      ...changes.map(({ reason }) => reason),
-    ];
-    const change: LoosePart = {
-      kind: 'set-up',
-      startS: 0,
-      durationS: Math.round(seconds * pace.setUpFactor),
-      reason: words.join('; '),
-      source: pace.setUpFactor === 1 ? 'common practice' : 'your pace',
-      spread: SPREAD.setUp,
-    };
+/** The work of an item; between variants, what is changed on the way. */
+function work(prepared: Prepared, telling: Telling, plan: Plan, walk: Walk): LoosePart[] {
+  const { item, exercise, option, dose, variants, stance } = prepared;
+  const { pace, context } = walk;
+  const partsOf = (done: Option, how: typeof dose, moreS: number) =>
+    workParts({
+      dose: how,
+      tempo: kindOfPace(item, exercise, done),
+      position: stance.position,
+      breathing: breathingOf(item, exercise, done, plan.style),
+      firstMoreS: moreS,
+      pace,
+    });
+  if (variants.length === 0) return partsOf(option, dose, firstMoreS(telling));
+  return variants.flatMap((variant, index) => {
     // What was taught at the first is only recalled at the others.
-    const teaching = index > 0 && doing.teaching === 'full' ? 'brief' : doing.teaching;
-    const work = workParts({ ...doing, tempo: tempoOf(exercise, option), dose, teaching });
-    for (const part of work) part.variant = option.number;
-    return index === 0 ? work : [change, ...work];
+    const moreS = index === 0 ? firstMoreS(telling) : 0;
+    const parts = partsOf(variant.option, variant.dose, moreS).map((part) => ({
+      ...part,
+      variant: variant.option.number,
+    }));
+    if (index === 0) return parts;
+    const gear = machineChanges(
+      variants[index - 1]?.gear,
+      variant.gear,
+      context.gearSeconds ?? GEAR_SECONDS,
+    );
+    const seconds = gear.reduce<number>((sum, each) => sum + each.seconds, SET_UP.betweenVariantsS);
+    const words = [
+      `to ${variant.option.name} ${SET_UP.betweenVariantsS} s`,
+      ...gear.map(({ reason }) => reason),
+    ];
+    return [change(seconds, words.join('; '), pace), ...parts];
   });
 }
 
-function rest(item: ExerciseItem): LoosePart[] {
+function rest(restS: number): LoosePart[] {
   return [
     {
       kind: 'rest',
       startS: 0,
-      durationS: item.restS,
-      reason: `${item.restS} s of rest as set`,
+      durationS: restS,
+      reason: `${restS} s of rest as set`,
       source: 'set in the plan',
-      spread: SPREAD.clocked,
+      varies: 'clock',
     },
   ];
 }

@@ -1,7 +1,13 @@
 import type { Position, Side, SpineMove } from '../../movement/vocabulary.ts';
 
 export type PartKind =
-  'set-up' | 'teaching' | 'work' | 'options' | 'side-change' | 'set-rest' | 'rest' | 'pause';
+  'set-up' | 'teaching' | 'work' | 'side-change' | 'set-rest' | 'rest' | 'pause';
+
+/**
+ * What a part's length depends on, for the likely range: the pace of work, with the breath stated or open; words and
+ * set-up; or nothing but the clock.
+ */
+export type Varies = 'work' | 'open work' | 'words' | 'clock';
 
 /** Where a number comes from, so that the screen can answer "why?". */
 export type NumberSource = 'common practice' | 'set in the plan' | 'your pace';
@@ -22,8 +28,7 @@ export interface TimedPart {
   eachS?: number;
   reason: string;
   source: NumberSource;
-  /** One standard deviation as a share of the duration. */
-  spread: number;
+  varies: Varies;
 }
 
 export interface TimedItem {
@@ -78,7 +83,7 @@ export function secondsOf(item: TimedItem, ...kinds: PartKind[]): number {
     .reduce((sum, part) => sum + part.durationS, 0);
 }
 
-/** How the class divides, as shares of the total; talk over movement counts as work. */
+/** How the class divides, as shares of the total. */
 export function shareOfTime(timeline: Timeline): {
   work: number;
   setUp: number;
@@ -89,7 +94,7 @@ export function shareOfTime(timeline: Timeline): {
   const share = (...kinds: PartKind[]) =>
     timeline.items.reduce((sum, item) => sum + secondsOf(item, ...kinds), 0) / total;
   return {
-    work: share('work', 'options'),
+    work: share('work'),
     setUp: share('set-up', 'side-change'),
     teaching: share('teaching'),
     rest: share('rest', 'set-rest', 'pause'),

@@ -1,9 +1,8 @@
-import { TEMPO_WORDS } from '../../movement/words.ts';
 import type { Dose } from '../../movement/dose.ts';
 import type { Position, Side, Tempo } from '../../movement/vocabulary.ts';
-import type { TeachingStyle } from '../plan.ts';
-import { SET_UP, SPREAD, TEMPO_PACE, type Pace } from './pace.ts';
-import type { NumberSource, TimedPart } from './timeline.ts';
+import { REPETITION, SET_UP, talkFactor, type Pace } from './pace.ts';
+import { repetitionPace, type Breathing } from './repetition.ts';
+import type { TimedPart } from './timeline.ts';
 
 /** A part that is still to be given its start: until then it says 0. */
 export type LoosePart = TimedPart;
@@ -12,7 +11,9 @@ interface WorkInput {
   dose: Dose;
   tempo: Tempo;
   position: Position;
-  teaching: TeachingStyle;
+  breathing: Breathing;
+  /** Seconds that the first repetition takes more, while it is told. */
+  firstMoreS: number;
   pace: Pace;
 }
 
@@ -21,10 +22,10 @@ export function workParts(input: WorkInput): LoosePart[] {
   const { dose } = input;
   const parts: LoosePart[] = [];
   for (let set = 1; set <= dose.sets; set += 1) {
-    if (set > 1 && dose.kind !== 'timed') parts.push(betweenSets());
+    if (set > 1 && dose.kind !== 'timed') parts.push(betweenSets(input.pace));
     const sides = sidesOf(dose);
     sides.forEach((side, index) => {
-      if (index > 0 && dose.kind !== 'timed') parts.push(sideChange(input.position));
+      if (index > 0 && dose.kind !== 'timed') parts.push(sideChange(input));
       const isFirst = set === 1 && index === 0;
       for (const part of block(input, isFirst)) {
         if (side) part.side = side;
@@ -56,7 +57,7 @@ function block(input: WorkInput, isFirst: boolean): LoosePart[] {
     case 'breaths':
       return [counted(input, isFirst)];
     case 'hold':
-      return [held(dose)];
+      return [held(dose, input.tempo)];
     case 'free':
       return [
         {
@@ -65,7 +66,7 @@ function block(input: WorkInput, isFirst: boolean): LoosePart[] {
           durationS: dose.durationS,
           reason: `${dose.durationS} s as set`,
           source: 'set in the plan',
-          spread: SPREAD.clocked,
+          varies: 'clock',
         },
       ];
     case 'timed':
@@ -75,57 +76,54 @@ function block(input: WorkInput, isFirst: boolean): LoosePart[] {
 
 /** Repetitions at the pace of their kind; the first is slower while it is being told. */
 function counted(input: WorkInput, isFirst: boolean): LoosePart {
-  const { dose, pace } = input;
+  const { dose, pace, breathing } = input;
   if (dose.kind !== 'repetitions' && dose.kind !== 'breaths') throw new Error('not a counted dose');
-  const tempo: Tempo = dose.kind === 'breaths' ? 'breath' : input.tempo;
-  const figures = TEMPO_PACE[tempo];
-  const own = pace.tempoFactors[tempo];
-  const eachS = figures.plainS * (own ?? 1);
-  const firstS = (isFirst ? firstRepetition(figures, input.teaching) : figures.plainS) * (own ?? 1);
+  const isBreaths = dose.kind === 'breaths';
+  const tempo: Tempo = isBreaths ? 'breath' : input.tempo;
+  const { eachS, isBreathStated, reason, source } = repetitionPace(tempo, breathing, pace);
+  const moreS = isFirst && tempo !== 'pulse' ? input.firstMoreS * pace.workFactor : 0;
   const bothSides = dose.sides === 'alternating' ? 2 : 1;
   const count = dose.count * dose.directions * bothSides;
-  const noun = dose.kind === 'breaths' ? 'breaths' : 'repetitions';
-  const source: NumberSource = own === undefined ? 'common practice' : 'your pace';
-  const first = firstS === eachS ? '' : `, the first at ${show(firstS)} s while it is taught`;
+  const noun = isBreaths ? 'breaths' : 'repetitions';
+  const first = moreS === 0 ? '' : `; the first takes ${show(moreS)} s more while it is told`;
   return {
     kind: 'work',
     startS: 0,
-    durationS: Math.round(firstS + (count - 1) * eachS),
+    durationS: Math.round(moreS + count * eachS),
     count,
-    firstS,
+    firstS: eachS + moreS,
     eachS,
-    reason: `${count} ${noun} at ${show(eachS)} s (${TEMPO_WORDS[tempo]})${first}`,
+    reason: `${count} ${noun} at ${show(eachS)} s (${reason})${first}`,
     source,
-    spread: SPREAD.work,
+    varies: isBreathStated ? 'work' : 'open work',
   };
 }
 
-function firstRepetition(
-  figures: { plainS: number; recalledS: number; explainedS: number },
-  teaching: TeachingStyle,
-): number {
-  if (teaching === 'full') return figures.explainedS;
-  return teaching === 'brief' ? figures.recalledS : figures.plainS;
-}
-
-function held(dose: Extract<Dose, { kind: 'hold' }>): LoosePart {
+/** As long as is set; a shape that is reached for takes its way in and out. */
+function held(dose: Extract<Dose, { kind: 'hold' }>, tempo: Tempo): LoosePart {
   const bothSides = dose.sides === 'alternating' ? 2 : 1;
   const count = dose.count * dose.directions * bothSides;
-  const eachS = dose.holdS + SET_UP.betweenHoldsS;
+  const isReached = tempo === 'reach-hold';
+  const moreS = isReached ? 2 * REPETITION.reachS : SET_UP.betweenHoldsS;
+  const eachS = dose.holdS + moreS;
+  const totalS = count * eachS - (isReached ? 0 : moreS);
   return {
     kind: 'work',
     startS: 0,
-    durationS: Math.round(count * eachS - SET_UP.betweenHoldsS),
+    durationS: totalS,
     count,
     firstS: dose.holdS,
     eachS,
-    reason:
-      count === 1
-        ? `held ${dose.holdS} s as set`
-        : `${count} holds of ${dose.holdS} s with ${SET_UP.betweenHoldsS} s between`,
+    reason: holdWords(count, dose.holdS, isReached),
     source: 'set in the plan',
-    spread: SPREAD.clocked,
+    varies: 'clock',
   };
+}
+
+function holdWords(count: number, holdS: number, isReached: boolean): string {
+  const holds = count === 1 ? `held ${holdS} s as set` : `${count} holds of ${holdS} s`;
+  if (isReached) return `${holds}, ${REPETITION.reachS} s into each and out of it`;
+  return count === 1 ? holds : `${holds} with ${SET_UP.betweenHoldsS} s between`;
 }
 
 function intervals(dose: Extract<Dose, { kind: 'timed' }>): LoosePart[] {
@@ -137,7 +135,7 @@ function intervals(dose: Extract<Dose, { kind: 'timed' }>): LoosePart[] {
       durationS: dose.onS,
       reason: `${dose.onS} s of work by the clock`,
       source: 'set in the plan',
-      spread: SPREAD.clocked,
+      varies: 'clock',
     },
     {
       kind: 'rest',
@@ -145,34 +143,37 @@ function intervals(dose: Extract<Dose, { kind: 'timed' }>): LoosePart[] {
       durationS: dose.offS,
       reason: `${dose.offS} s to change by the clock`,
       source: 'set in the plan',
-      spread: SPREAD.clocked,
+      varies: 'clock',
     },
   ]).flat();
 }
 
-function betweenSets(): LoosePart {
-  return {
-    kind: 'set-rest',
-    startS: 0,
-    durationS: SET_UP.betweenSetsS,
-    reason: `a moment between sets ${SET_UP.betweenSetsS} s`,
-    source: 'common practice',
-    spread: SPREAD.setUp,
-  };
+function betweenSets(pace: Pace): LoosePart {
+  return change('set-rest', SET_UP.betweenSetsS, 'a moment between sets', pace);
 }
 
-function sideChange(position: Position): LoosePart {
+function sideChange({ position, pace }: WorkInput): LoosePart {
   const rollsOver = position === 'side-lying' || position === 'side-support';
-  const durationS = rollsOver ? SET_UP.rollOverS : SET_UP.swapSideS;
+  return rollsOver
+    ? change('side-change', SET_UP.rollOverS, 'rolling over to the other side', pace)
+    : change('side-change', SET_UP.swapSideS, 'changing sides', pace);
+}
+
+function change(
+  kind: 'set-rest' | 'side-change',
+  commonS: number,
+  what: string,
+  pace: Pace,
+): LoosePart {
+  const factor = talkFactor(pace) * pace.setUpFactor;
+  const durationS = Math.round(commonS * factor);
   return {
-    kind: 'side-change',
+    kind,
     startS: 0,
     durationS,
-    reason: rollsOver
-      ? `rolling over to the other side ${durationS} s`
-      : `changing sides ${durationS} s`,
-    source: 'common practice',
-    spread: SPREAD.setUp,
+    reason: `${what} ${durationS} s`,
+    source: factor === 1 ? 'common practice' : 'your pace',
+    varies: 'words',
   };
 }
 

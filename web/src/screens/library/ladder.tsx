@@ -3,7 +3,7 @@ import { useCallback, useRef } from 'react';
 import { tempoOf, type Exercise, type Option } from '@wrenfern/core/movement/exercise';
 import type { View } from '@wrenfern/core/movement/pose';
 import { DEMAND_WORDS } from '@wrenfern/core/movement/words';
-import { TEMPO_PACE } from '@wrenfern/core/plan/timing/pace';
+import { KIND_PACE } from '@wrenfern/core/plan/timing/pace';
 import { Frond } from '../../parts/frond.tsx';
 import { MovingFigure } from '../../parts/moving-figure.tsx';
 import { PROP_WORDS, LEVER_WORDS } from '@wrenfern/core/movement/words';
@@ -153,7 +153,7 @@ const SLOWEST_S = 9;
 const QUICKEST_S = 1.4;
 
 function repetitionS(exercise: Exercise, option: Option): number {
-  return Math.min(SLOWEST_S, Math.max(QUICKEST_S, TEMPO_PACE[tempoOf(exercise, option)].plainS));
+  return Math.min(SLOWEST_S, Math.max(QUICKEST_S, KIND_PACE[tempoOf(exercise, option)].naturalS));
 }
 
 function propWords(option: Option): string {

@@ -1,9 +1,12 @@
 import { screen } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
+import type { PersonEvent } from '@wrenfern/core/live/events';
+import { runClass } from '@wrenfern/core/live/run-class';
 import { Person } from '@wrenfern/core/people/person';
 import { builtInCatalogue } from '@wrenfern/library';
 import { makeLesson } from '../../testing/a-class.tsx';
 import { showScreen, standInForServer } from '../../testing/show-screen.tsx';
+import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import { PersonChip } from './person-chip.tsx';
 
 standInForServer();
@@ -20,7 +23,18 @@ const lesson = makeLesson({
   ],
 });
 
-function show() {
+const noTime = timePlan(lesson.plan, builtInCatalogue);
+const moved: PersonEvent = {
+  type: 'moved',
+  id: 'press-0001',
+  atMs: 0,
+  order: 1,
+  itemId: 'i1',
+  personId: 'p1',
+  option: 2,
+};
+
+function show(about: PersonEvent[] = []) {
   const record = vi.fn();
   const shown = showScreen(
     <PersonChip
@@ -29,7 +43,7 @@ function show() {
       exercise={builtInCatalogue.require('hundred')}
       choice={{ kind: 'option', option: 3, reasons: [] }}
       itemId="i1"
-      run={{ record }}
+      run={{ record, state: { ...runClass(noTime, [], 0), about } }}
     />,
     { answers: {} },
   );
@@ -48,6 +62,19 @@ describe('somebody in the class', () => {
       option: 1,
     });
     expect(screen.queryByText('Asha does')).toBeNull();
+  });
+
+  it('is put back by one press after a wrong one, and not before', async () => {
+    const { user, record } = show([moved]);
+    await user.click(await screen.findByRole('button', { name: /^Asha/ }));
+    await user.click(screen.getByRole('button', { name: 'Take back “option 2”' }));
+    expect(record).toHaveBeenCalledWith({ type: 'takeBack', eventId: 'press-0001' });
+  });
+
+  it('has nothing to take back before anything is pressed', async () => {
+    const { user } = show();
+    await user.click(await screen.findByRole('button', { name: /^Asha/ }));
+    expect(screen.queryByRole('button', { name: /^Take back/ })).toBeNull();
   });
 
   it('is helped: what is seen, then the smallest change first', async () => {

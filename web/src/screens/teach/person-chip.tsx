@@ -1,7 +1,9 @@
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
+import { lastAbout } from '@wrenfern/core/live/run-class';
 import type { Choice } from '@wrenfern/core/people/choice';
+import { signOf } from '@wrenfern/core/people/signs';
 import type { WholeClass } from '@wrenfern/contract/classes';
 import { Button } from '../../parts/button.tsx';
 import { SeenSigns } from './seen-signs.tsx';
@@ -20,7 +22,7 @@ interface PersonChipProps {
   exercise: Exercise;
   choice: Choice;
   itemId: string;
-  run: Pick<Run, 'record'>;
+  run: Pick<Run, 'record' | 'state'>;
 }
 
 /** Moves a person up or down, or takes down what is seen in them: one press, then another. */
@@ -75,11 +77,31 @@ export function PersonChip(props: PersonChipProps) {
                 <Button look="quiet" className="min-h-11" onClick={() => setSeeing(true)}>
                   Something seen …
                 </Button>
+                <TakeBack {...props} done={done} />
               </div>
             </>
           )}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
+  );
+}
+
+/** The last press about them here, when it was the wrong person or the wrong button. */
+function TakeBack({ person, itemId, run, done }: PersonChipProps & { done: () => void }) {
+  const last = lastAbout(run.state, itemId, person.id);
+  if (!last) return null;
+  const what = last.type === 'moved' ? `option ${last.option}` : signOf(last.sign).seen;
+  return (
+    <Button
+      look="quiet"
+      className="min-h-11 text-left"
+      onClick={() => {
+        run.record({ type: 'takeBack', eventId: last.id });
+        done();
+      }}
+    >
+      Take back “{what}”
+    </Button>
   );
 }

@@ -2,7 +2,7 @@ import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Analysis } from '@wrenfern/core';
 import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 import type { View } from '@wrenfern/core/movement/pose';
-import type { NowView } from '@wrenfern/core/live/run-class';
+import { seenAt, type NowView } from '@wrenfern/core/live/run-class';
 import type { Choice } from '@wrenfern/core/people/choice';
 import { markRemedy } from '@wrenfern/core/people/remedies';
 import { markHow } from '@wrenfern/core/people/say-choice';
@@ -66,7 +66,7 @@ function runningVersions({ lesson, analysis, run, now }: AsideProps): Running[] 
     const choice = choiceOf(id);
     return choice === undefined || choice.kind === 'rest' ? [] : markHow(choice.how);
   };
-  const tried = run.state.seen.filter(({ itemId }) => itemId === now.item.itemId);
+  const tried = seenAt(run.state, now.item.itemId);
   const named = (id: string, marks: readonly string[]) => ({
     id,
     name: nameOf.get(id) ?? id,

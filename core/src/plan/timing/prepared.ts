@@ -1,0 +1,62 @@
+import type { Catalogue } from '../../movement/catalogue.ts';
+import type { Dose } from '../../movement/dose.ts';
+import { optionOf, type Exercise, type Option } from '../../movement/exercise.ts';
+import { gearAfter, gearFor, type Gear } from '../../movement/gear.ts';
+import { itemsOf, offeredOptions, type ExerciseItem, type Plan } from '../plan.ts';
+import type { SchoolRules } from '../school.ts';
+import { rulesOf } from '../schools.ts';
+import { doseOf, shownOption } from '../usual.ts';
+import { variantsOf, type DoneVariant } from '../variants.ts';
+import { stanceOf, type Stance } from './stance.ts';
+
+/** An exercise item joined with all that decides its time but what stands beside it. */
+export interface Prepared {
+  item: ExerciseItem;
+  exercise: Exercise;
+  option: Option;
+  dose: Dose;
+  hasOptions: boolean;
+  /** What it is made of, with the machine as each has it. */
+  variants: readonly (DoneVariant & { gear: Gear | undefined })[];
+  /** How the room stands when it begins, and when it is over. */
+  stance: Stance;
+  left: Stance;
+}
+
+/** Every exercise item in turn; the machine stays set as the one before left it. */
+export function prepareItems(plan: Plan, catalogue: Catalogue): Prepared[] {
+  const school = rulesOf(plan.school);
+  let gear: Gear | undefined;
+  return itemsOf(plan).flatMap((item): Prepared[] => {
+    if (item.kind === 'pause') return [];
+    const prepared = prepareItem(item, catalogue.require(item.exercise), school, gear);
+    gear = prepared.left.gear;
+    return [prepared];
+  });
+}
+
+function prepareItem(
+  item: ExerciseItem,
+  exercise: Exercise,
+  school: SchoolRules,
+  gearBefore: Gear | undefined,
+): Prepared {
+  const option = optionOf(exercise, shownOption(item, exercise, school));
+  const dose = doseOf(item, exercise, school);
+  let gear = gearAfter(gearBefore, gearFor(option, item.gear));
+  const stance = stanceOf({ exercise, option, dose, gear });
+  const variants = variantsOf(item, exercise, school).map((variant) => {
+    gear = gearAfter(gear, gearFor(variant.option, item.gear));
+    return { ...variant, gear };
+  });
+  return {
+    item,
+    exercise,
+    option,
+    dose,
+    hasOptions: offeredOptions(item, exercise).length > 1,
+    variants,
+    stance,
+    left: { ...stance, gear },
+  };
+}
