@@ -53,9 +53,9 @@ const timeOf = (path: string) => Timed.parse(JSON.parse(run(['time', path, '--js
 
 /** Shares of a taught mat class of 10 to 30 minutes, least and most: common practice. */
 const DIVISION = {
-  work: { kinds: ['work', 'options'], least: 0.58, most: 0.78 },
+  work: { kinds: ['work'], least: 0.58, most: 0.78 },
   setUp: { kinds: ['set-up', 'side-change'], least: 0.12, most: 0.21 },
-  teaching: { kinds: ['teaching'], least: 0.07, most: 0.19 },
+  teaching: { kinds: ['teaching'], least: 0.05, most: 0.19 },
   rest: { kinds: ['rest', 'set-rest', 'pause'], least: 0.01, most: 0.17 },
 } as const;
 
@@ -137,7 +137,9 @@ describe('wrenfern review', () => {
       'late.json',
       JSON.stringify([{ id: 'n', name: 'N', level: 2, cautions: [{ caution: 'wrist' }] }]),
     );
-    expect(run(['review', TIMED, '--people', people], DAY)).toContain('N should spare the wrists');
+    expect(run(['review', BACK_EASE, '--people', people], DAY)).toContain(
+      'N should spare the wrists',
+    );
   });
 });
 

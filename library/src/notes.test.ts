@@ -56,6 +56,7 @@ describe('a scribbled line', () => {
     ['Front of the trunk:', 'part', { name: 'Front of the trunk' }],
     ['# Thursday ease', 'title', { title: 'Thursday ease' }],
     ['reformer, 50 min, Classic sequence', 'facts', { machine: 'reformer', minutes: 50 }],
+    ['mat; 45 min; led slow', 'facts', { machine: 'mat', style: 'slow' }],
     ['> mind the wrists', 'note', { words: 'mind the wrists' }],
   ])('"%s" is %s', (line, kind, more) => expect(first(line)).toMatchObject({ kind, ...more }));
 

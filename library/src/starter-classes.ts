@@ -74,7 +74,7 @@ const WRITTEN = {
     {
       title: 'A first hour on the machine, shortened',
       machine: 'reformer',
-      targetS: 2460,
+      targetS: 2580,
       note: 'Show how springs are changed, and how one steps on and off, before anything moves. Makers’ instructions come first.',
     },
     [

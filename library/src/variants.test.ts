@@ -60,10 +60,10 @@ describe('an item of variants', () => {
     });
     const whole = timed?.durationS ?? 0;
     const setUp = timed?.parts[0]?.kind === 'set-up' ? timed.parts[0].durationS : 0;
-    // From one place of the feet to the next: four seconds. Common practice.
-    expect(whole - setUp).toBe(alone.reduce((sum, each) => sum + each, 0) + 2 * 4);
+    // From one place of the feet to the next: three seconds. Common practice.
+    expect(whole - setUp).toBe(alone.reduce((sum, each) => sum + each, 0) + 2 * 3);
     const change = timed?.parts.find(({ reason }) => reason.startsWith('to Toes'));
-    expect(change?.reason).toBe('to Toes, parallel 4 s');
+    expect(change?.reason).toBe('to Toes, parallel 3 s');
   });
 
   it('counts what is changed on the machine between two of them', () => {
@@ -72,7 +72,7 @@ describe('an item of variants', () => {
       variants: [{ option: 1 }, { option: 2 }],
     });
     const reasons = timePlan(plan, catalogue).items[0]?.parts.map(({ reason }) => reason) ?? [];
-    expect(reasons.some((each) => /^to T 4 s; springs to one light \d+ s$/.test(each))).toBe(true);
+    expect(reasons.some((each) => /^to T 3 s; springs to one light \d+ s$/.test(each))).toBe(true);
   });
 
   it('is told with each count', () => {

@@ -12,7 +12,7 @@ export function planFromNotes(
   lines: readonly NoteLine[],
   chosen: Chosen,
   catalogue: Catalogue,
-  fallback: Pick<Plan, 'title' | 'machine' | 'school' | 'targetS'>,
+  fallback: Pick<Plan, 'title' | 'machine' | 'school' | 'targetS' | 'style'>,
 ): Plan {
   const making: Making = { parts: [], notes: [], count: 0, last: undefined };
   const facts = { ...fallback };
@@ -21,6 +21,7 @@ export function planFromNotes(
     else if (line.kind === 'facts') {
       facts.machine = line.machine ?? facts.machine;
       facts.school = line.school ?? facts.school;
+      facts.style = line.style ?? facts.style;
       facts.targetS = line.minutes === undefined ? facts.targetS : line.minutes * 60;
     } else take(line, making, chosen, catalogue);
   }
@@ -102,6 +103,9 @@ function addDetail(item: ExerciseItem, detail: Detail, catalogue: Catalogue): vo
       return;
     case 'teaching':
       item.teaching = detail.teaching;
+      return;
+    case 'pacing':
+      Object.assign(item, detail.pacing);
       return;
     case 'variants': {
       const variants = readVariants(detail.words, catalogue.require(item.exercise));

@@ -10,7 +10,12 @@ import { writeDose } from './dose-words.ts';
  * but for a studio's own school, of which only the name is written.
  */
 export function writeMarkdown(plan: Plan, catalogue: Catalogue): string {
-  const facts = [plan.machine, `${Math.round(plan.targetS / 60)} min`, rulesOf(plan.school).name];
+  const facts = [
+    plan.machine,
+    `${Math.round(plan.targetS / 60)} min`,
+    rulesOf(plan.school).name,
+    ...(plan.style ? [`led ${plan.style}`] : []),
+  ];
   return [
     `# ${plan.title}`,
     '',
@@ -38,10 +43,8 @@ function linesOf(item: Item, catalogue: Catalogue): string[] {
   ];
 }
 
-function detailsOf(
-  { variants, options, restS, teaching, gear }: ExerciseItem,
-  exercise: Exercise,
-): string[] {
+function detailsOf(item: ExerciseItem, exercise: Exercise): string[] {
+  const { variants, options, restS, teaching, gear, breathed, phases, tempo, explainS } = item;
   const each = variants?.map(({ option, dose }) =>
     dose ? `${option}: ${writeDose(dose, exercise)}` : `${option}`,
   );
@@ -50,6 +53,10 @@ function detailsOf(
     options ? `options ${options.join(', ')}` : '',
     restS > 0 ? `rest ${restS} s` : '',
     teaching ? `teaching ${teaching}` : '',
+    breathed === undefined ? '' : breathed ? 'breathed' : 'own pace',
+    phases === undefined ? '' : `phases ${phases}`,
+    tempo === undefined ? '' : `kind ${tempo}`,
+    explainS === undefined ? '' : `explain ${explainS} s`,
     gear ? `gear ${gearLine(gear)}` : '',
   ].filter(Boolean);
 }

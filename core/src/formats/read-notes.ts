@@ -4,14 +4,15 @@ import type { Exercise } from '../movement/exercise.ts';
 import { Gear, STRENGTHS, type Springs } from '../movement/gear.ts';
 import { searchCatalogue } from '../movement/search.ts';
 import type { Machine } from '../movement/vocabulary.ts';
-import { SCHOOL_IDS, type SchoolId, type TeachingStyle } from '../plan/plan.ts';
+import { ClassStyle } from '../plan/class-style.ts';
+import { Pacing, SCHOOL_IDS, type SchoolId, type TeachingStyle } from '../plan/plan.ts';
 import { SCHOOLS } from '../plan/schools.ts';
 import { readDose } from './dose-words.ts';
 
 /** What a line of somebody's notes was taken for. */
 export type NoteLine = { line: number; text: string } & (
   | { kind: 'title'; title: string }
-  | { kind: 'facts'; machine?: Machine; minutes?: number; school?: SchoolId }
+  | { kind: 'facts'; machine?: Machine; minutes?: number; school?: SchoolId; style?: ClassStyle }
   | { kind: 'part'; name: string }
   | {
       kind: 'exercise';
@@ -33,6 +34,7 @@ export type Detail =
   | { is: 'options'; options: number[] }
   | { is: 'rest'; restS: number }
   | { is: 'teaching'; teaching: TeachingStyle }
+  | { is: 'pacing'; pacing: Pacing }
   /** "1: 10 times; 4: 8 each side", to be read with the exercise at hand. */
   | { is: 'variants'; words: string }
   | { is: 'gear'; gear: Gear };
@@ -177,10 +179,26 @@ function readDetail(words: string): Detail | undefined {
   if (rest) return { is: 'rest', restS: Number(rest[1]) };
   const teaching = /^teaching\s+(full|brief|none)$/i.exec(words);
   if (teaching) return { is: 'teaching', teaching: teaching[1]?.toLowerCase() as TeachingStyle };
+  const pacing = readPacing(words);
+  if (pacing) return { is: 'pacing', pacing };
   const variants = /^variants\s+(.+)$/i.exec(words);
   if (variants) return { is: 'variants', words: variants[1] ?? '' };
   const gear = /^gear\s+(.+)$/i.exec(words);
   return gear ? readGear(gear[1] ?? '') : undefined;
+}
+
+/** "breathed", "own pace", "phases 3", "kind pulse", "explain 40 s": one a line. */
+function readPacing(words: string): Pacing | undefined {
+  if (/^breathed$/i.test(words)) return { breathed: true };
+  if (/^own pace$/i.test(words)) return { breathed: false };
+  const [, name = '', value = ''] = /^(phases|kind|explain)\s+(\S+)(?:\s*s)?$/i.exec(words) ?? [];
+  const said = {
+    phases: { phases: Number(value) },
+    kind: { tempo: value.toLowerCase() },
+    explain: { explainS: Number(value) },
+  };
+  const read = Pacing.safeParse(said[name.toLowerCase() as keyof typeof said]);
+  return read.data;
 }
 
 /** "springs heavy 2, light 1; bar low; loops short". */
@@ -205,16 +223,18 @@ function readSprings(words: string): Springs {
 function readFacts(bare: string): Read | undefined {
   // Names of schools may hold a comma: what we write is parted by semicolons.
   const pieces = bare.split(bare.includes(';') ? ';' : ',').map((piece) => piece.trim());
-  const facts: { machine?: Machine; minutes?: number; school?: SchoolId } = {};
+  const facts: { machine?: Machine; minutes?: number; school?: SchoolId; style?: ClassStyle } = {};
   for (const piece of pieces) {
     const minutes = /^(\d{1,3})\s*(?:min|mins|minutes)$/i.exec(piece);
     const machine = /^(?:on the )?(mat|reformer)$/i.exec(piece)?.[1]?.toLowerCase();
+    const led = ClassStyle.safeParse(/^led (\w+)$/i.exec(piece)?.[1]?.toLowerCase());
     const school = SCHOOL_IDS.find(
       (id) => SCHOOLS[id].name.toLowerCase() === piece.toLowerCase() || id === piece,
     );
     if (minutes) facts.minutes = Number(minutes[1]);
     else if (machine === 'mat' || machine === 'reformer') facts.machine = machine;
     else if (school) facts.school = school;
+    else if (led.success) facts.style = led.data;
     else return undefined;
   }
   return { kind: 'facts', ...facts };

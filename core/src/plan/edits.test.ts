@@ -74,6 +74,19 @@ const anyEdit = (): fc.Arbitrary<Edit> => {
       },
       { requiredKeys: ['type', 'itemId'] },
     ),
+    fc.record({
+      type: fc.constant('setPacing' as const),
+      itemId,
+      pacing: fc.record(
+        {
+          breathed: fc.boolean(),
+          phases: fc.integer({ min: 1, max: 8 }),
+          tempo: fc.constant('pulse' as const),
+          explainS: fc.constant(60),
+        },
+        { requiredKeys: [] },
+      ),
+    }),
     fc.record({ type: fc.constant('setRest' as const), itemId, restS: fc.nat({ max: 600 }) }),
     fc.record({
       type: fc.constant('setPause' as const),
@@ -103,7 +116,12 @@ const anyEdit = (): fc.Arbitrary<Edit> => {
     fc.record({
       type: fc.constant('setDetails' as const),
       details: fc.record(
-        { title: fc.constant('Another'), targetS: fc.constant(2400), note: fc.constant('n') },
+        {
+          title: fc.constant('Another'),
+          targetS: fc.constant(2400),
+          note: fc.constant('n'),
+          style: fc.constantFrom('slow' as const, 'brisk' as const, undefined),
+        },
         { requiredKeys: [] },
       ),
     }),

@@ -8,6 +8,8 @@ import {
   PlanDetails,
   Segment,
   TeachingStyle,
+  pacingOf,
+  Pacing,
   placeOf,
   ExerciseItem,
   type PauseItem,
@@ -32,6 +34,8 @@ export const SingleEdit = z.discriminatedUnion('type', [
     itemId: id,
     teaching: TeachingStyle.optional(),
   }),
+  /** All of it at once: what is left out is left open again. */
+  z.strictObject({ type: z.literal('setPacing'), itemId: id, pacing: Pacing }),
   z.strictObject({
     type: z.literal('setRest'),
     itemId: id,
@@ -114,6 +118,11 @@ function applySingle(plan: Plan, edit: SingleEdit): EditResult {
         next: withOptional(item, 'teaching', edit.teaching),
         inverse: { type: 'setTeaching', itemId: item.id, teaching: item.teaching },
       }));
+    case 'setPacing':
+      return changeExercise(plan, edit.itemId, (item) => ({
+        next: { ...withoutPacing(item), ...withoutUndefined(edit.pacing) },
+        inverse: { type: 'setPacing', itemId: item.id, pacing: pacingOf(item) },
+      }));
     case 'setRest':
       return changeExercise(plan, edit.itemId, (item) => ({
         next: { ...item, restS: edit.restS },
@@ -157,7 +166,7 @@ function applySingle(plan: Plan, edit: SingleEdit): EditResult {
       const before = Object.fromEntries(keys.map((key) => [key, plan[key]]));
       return {
         ok: true,
-        plan: { ...plan, ...edit.details },
+        plan: withoutUndefined({ ...plan, ...edit.details }),
         inverse: { type: 'setDetails', details: before },
       };
     }
@@ -257,6 +266,16 @@ function changePause(
 
 function kindOf(plan: Plan, itemId: string): Item['kind'] | undefined {
   return plan.segments.flatMap((segment) => segment.items).find((item) => item.id === itemId)?.kind;
+}
+
+function withoutPacing(item: ExerciseItem): ExerciseItem {
+  const { explainS: _said, breathed: _led, phases: _breaths, tempo: _kind, ...rest } = item;
+  return rest;
+}
+
+/** A field that is left out again is not there, as in a document that never had it. */
+function withoutUndefined<T extends object>(value: T): T {
+  return Object.fromEntries(Object.entries(value).filter(([, part]) => part !== undefined)) as T;
 }
 
 /** Sets a field, or takes it away so that the document stays as it was before it had one. */

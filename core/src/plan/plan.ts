@@ -14,6 +14,19 @@ const TEACHING_STYLES = ['full', 'brief', 'none'] as const;
 export const TeachingStyle = z.enum(TEACHING_STYLES);
 export type TeachingStyle = z.infer<typeof TeachingStyle>;
 
+/** What the seconds of an item follow from besides its dose; left out where the class or the option tells. */
+export const Pacing = z.strictObject({
+  /** Seconds of explanation before the first repetition, in place of the usual words. */
+  explainS: z.number().int().min(0).max(900).optional(),
+  /** Whether its repetitions follow the breath; as the style of the class has it when left out. */
+  breathed: z.boolean().optional(),
+  /** In- and out-breaths of one repetition; as the exercise describes its breath when left out. */
+  phases: z.number().int().min(1).max(8).optional(),
+  /** The kind of repetition, where it is done otherwise than its option is. */
+  tempo: Tempo.optional(),
+});
+export type Pacing = z.infer<typeof Pacing>;
+
 export const ExerciseItem = z.strictObject({
   kind: z.literal('exercise'),
   id: Id,
@@ -30,14 +43,7 @@ export const ExerciseItem = z.strictObject({
     .optional(),
   /** `full` when it is new to the group, `none` when it only repeats; worked out when left out. */
   teaching: TeachingStyle.optional(),
-  /** Seconds of explanation before the first repetition, in place of the usual words. */
-  explainS: z.number().int().min(0).max(900).optional(),
-  /** Whether its repetitions follow the breath; as the style of the class has it when left out. */
-  breathed: z.boolean().optional(),
-  /** In- and out-breaths of one repetition; as the exercise describes its breath when left out. */
-  phases: z.number().int().min(1).max(8).optional(),
-  /** The kind of repetition, where it is done otherwise than its option is. */
-  tempo: Tempo.optional(),
+  ...Pacing.shape,
   restS: z.number().int().min(0).max(600).default(0),
   /** Where the machine is set otherwise than the exercise has it. */
   gear: Gear.optional(),
@@ -158,6 +164,16 @@ export function checkPlan(plan: Plan, catalogue: Catalogue): PlanProblem[] {
     }),
   );
   return problems;
+}
+
+/** What is said of an item's pace. */
+export function pacingOf({ explainS, breathed, phases, tempo }: ExerciseItem): Pacing {
+  return {
+    ...(explainS === undefined ? {} : { explainS }),
+    ...(breathed === undefined ? {} : { breathed }),
+    ...(phases === undefined ? {} : { phases }),
+    ...(tempo === undefined ? {} : { tempo }),
+  };
 }
 
 /** Every item in running order. */

@@ -12,7 +12,12 @@ import {
 
 /** Today's class, with something to settle: too long, no side-bend, somebody without an option, a ball short. */
 export const SMALL_BALL: Plan = plan(
-  { title: 'Small ball evening', targetS: 1800, note: 'Long way to the roll back.' },
+  {
+    title: 'Small ball evening',
+    targetS: 1800,
+    note: 'Long way to the roll back.',
+    style: 'steady',
+  },
   [
     [
       'Arrive',
@@ -54,7 +59,12 @@ export const SMALL_BALL: Plan = plan(
 );
 
 export const FOUNDATIONS: Plan = plan(
-  { title: 'Foundations one', targetS: 2400, note: 'Part two next week: bridge with arms.' },
+  {
+    title: 'Foundations one',
+    targetS: 2400,
+    note: 'Part two next week: bridge with arms.',
+    style: 'steady',
+  },
   [
     [
       'Arrive',
@@ -105,6 +115,7 @@ export const FOUNDATIONS: Plan = plan(
 export const BACK_EASE: Plan = plan(
   {
     title: 'Back ease',
+    style: 'slow',
     targetS: 1800,
     school: 'graded-load',
     note: 'Nothing seated and round. Cushions at the end.',
@@ -151,7 +162,7 @@ export const BACK_EASE: Plan = plan(
 
 /** Forty-five on, fifteen to change; both sides are two intervals. */
 export const TIMED_SETS: Plan = plan(
-  { title: 'Forty-five fifteen', targetS: 1800, school: 'timed-sets' },
+  { title: 'Forty-five fifteen', targetS: 1800, school: 'timed-sets', style: 'brisk' },
   [
     [
       'Arrive',
@@ -201,6 +212,7 @@ export const TIMED_SETS: Plan = plan(
 export const MACHINES_MIXED: Plan = plan(
   {
     title: 'Machines, mixed ability',
+    style: 'steady',
     machine: 'reformer',
     targetS: 2700,
     note: 'Box on once, after the loops.',

@@ -89,9 +89,7 @@ export function writePersonPage(person: PersonEverything): string {
       title,
       taught ? 'taught' : 'planned',
       ...today.map(({ caution }) => cautionOf(caution).name),
-      ...seen.map(
-        (each) => signOf(each.sign).seen + ('takenBack' in each ? ' (taken back)' : ''),
-      ),
+      ...seen.map((each) => signOf(each.sign).seen + ('takenBack' in each ? ' (taken back)' : '')),
       todayNote,
     ]
       .filter(Boolean)

@@ -26,7 +26,38 @@ function Minutes({ first }: { first: number }) {
 
 const now = () => screen.getByRole('status').textContent;
 
+function Holds() {
+  const [value, setValue] = useState(8);
+  return (
+    <>
+      <Stepper
+        label="times"
+        value={value}
+        min={1}
+        max={30}
+        through={[6, 8, 10, 12]}
+        onChange={setValue}
+      />
+      <output>{value}</output>
+    </>
+  );
+}
+
 describe('a stepper', () => {
+  it('goes through the numbers that people use, and by ones beyond them', async () => {
+    const { user } = showScreen(<Holds />);
+    const more = await screen.findByRole('button', { name: 'More: times' });
+    for (const next of ['10', '12', '13']) {
+      await user.click(more);
+      expect(now()).toBe(next);
+    }
+    const less = screen.getByRole('button', { name: 'Less: times' });
+    for (const next of ['12', '10', '8', '6', '5']) {
+      await user.click(less);
+      expect(now()).toBe(next);
+    }
+  });
+
   it('goes up and down by its step and stops at its ends', async () => {
     const { user } = showScreen(<Minutes first={10} />);
     const less = await screen.findByRole('button', { name: 'Less: length' });

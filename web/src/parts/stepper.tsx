@@ -6,12 +6,17 @@ interface StepperProps {
   min: number;
   max: number;
   step?: number;
+  /** The numbers that people use: the buttons go from one to the next; any other can be typed. */
+  through?: readonly number[];
   unit?: string;
   onChange: (value: number) => void;
 }
 
 /** A number with a smaller and a larger button; typing works too. */
-export function Stepper({ label, value, min, max, step = 1, unit, onChange }: StepperProps) {
+export function Stepper(props: StepperProps) {
+  const { label, value, min, max, step = 1, through = [], unit, onChange } = props;
+  const fewer = through.findLast((each) => each < value) ?? value - step;
+  const more = through.find((each) => each > value) ?? value + step;
   const set = (next: number) => {
     if (Number.isFinite(next)) onChange(Math.min(max, Math.max(min, Math.round(next))));
   };
@@ -30,7 +35,7 @@ export function Stepper({ label, value, min, max, step = 1, unit, onChange }: St
           type="button"
           aria-label={`Less: ${label}`}
           disabled={value <= min}
-          onClick={() => set(value - step)}
+          onClick={() => set(fewer)}
           className="grid size-6 place-items-center rounded hover:bg-mist disabled:opacity-35"
         >
           <Minus size={14} aria-hidden />
@@ -55,7 +60,7 @@ export function Stepper({ label, value, min, max, step = 1, unit, onChange }: St
           type="button"
           aria-label={`More: ${label}`}
           disabled={value >= max}
-          onClick={() => set(value + step)}
+          onClick={() => set(more)}
           className="grid size-6 place-items-center rounded hover:bg-mist disabled:opacity-35"
         >
           <Plus size={14} aria-hidden />

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { makeCatalogue } from '../../testing/make-exercise.ts';
 import { makePlan } from '../../testing/make-plan.ts';
-import { SPREAD } from './pace.ts';
 import { timePlan } from './time-plan.ts';
 import type { Timeline } from './timeline.ts';
 

@@ -26,7 +26,8 @@ const BREATHED: readonly ClassStyle[] = ['slow', 'steady'];
 const SLOW: readonly ClassStyle[] = ['slow'];
 
 export const KIND_PACE: Record<Tempo, KindOfPace> = {
-  breath: { naturalS: 8, unknownS: 8.4, moves: 'spine', breathedIn: BREATHED },
+  // Breath is breathed, whatever the plan says of it.
+  breath: { naturalS: 8.4, unknownS: 8.4, moves: 'spine', breathedIn: BREATHED },
   'articulate-large': {
     naturalS: 10,
     unknownS: 15.5,

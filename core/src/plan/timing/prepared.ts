@@ -15,6 +15,7 @@ export interface Prepared {
   exercise: Exercise;
   option: Option;
   dose: Dose;
+  /** Whether more than one way is on offer, which takes words; variants are all done. */
   hasOptions: boolean;
   /** What it is made of, with the machine as each has it. */
   variants: readonly (DoneVariant & { gear: Gear | undefined })[];
@@ -54,7 +55,7 @@ function prepareItem(
     exercise,
     option,
     dose,
-    hasOptions: offeredOptions(item, exercise).length > 1,
+    hasOptions: !item.variants && offeredOptions(item, exercise).length > 1,
     variants,
     stance,
     left: { ...stance, gear },

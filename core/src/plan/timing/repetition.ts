@@ -1,6 +1,6 @@
 import { TEMPO_WORDS } from '../../movement/words.ts';
 import type { Tempo } from '../../movement/vocabulary.ts';
-import { STYLE_WORDS, type ClassStyle } from '../class-style.ts';
+import type { ClassStyle } from '../class-style.ts';
 import { KIND_PACE, PHASE_S, REPETITION, type Pace } from './pace.ts';
 import type { NumberSource } from './timeline.ts';
 
@@ -47,8 +47,7 @@ function commonPace(tempo: Tempo, breathing: Breathing): Common {
   if (breathed === undefined && style === undefined) return openPace(tempo, breathing);
   const byStyle = style !== undefined && kind.breathedIn.includes(style);
   if (!(breathed ?? byStyle)) {
-    const why =
-      breathed === false ? 'at its own pace' : `its own pace in a class that is ${named(style)}`;
+    const why = breathed === undefined ? 'at its own pace, as the class is led' : 'at its own pace';
     return { eachS: kind.naturalS, isBreathStated: true, reason: `${TEMPO_WORDS[tempo]}, ${why}` };
   }
   const { phases, phaseS, eachS } = breathedPace(tempo, breathing);
@@ -61,10 +60,6 @@ function commonPace(tempo: Tempo, breathing: Breathing): Common {
       ? `${TEMPO_WORDS[tempo]}, ${phases} breaths in or out of ${phaseS} s`
       : `${TEMPO_WORDS[tempo]}, longer than its ${phases} breaths`,
   };
-}
-
-function named(style: ClassStyle | undefined): string {
-  return style === undefined ? 'led as usual' : STYLE_WORDS[style];
 }
 
 function breathedPace(tempo: Tempo, { phases: own, style = 'steady' }: Breathing) {

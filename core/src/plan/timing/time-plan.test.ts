@@ -80,6 +80,41 @@ describe('timePlan', () => {
     expect(timeline.overS).toBe(177 - 1800);
   });
 
+  const untimed = fc.array(
+    fc.oneof(
+      fc.constantFrom(...catalogue.all.map(({ slug }) => slug)),
+      fc.record({ pauseS: fc.integer({ min: 5, max: 120 }) }),
+    ),
+    { maxLength: 9 },
+  );
+
+  it('is never shorter for something more in it', () => {
+    const more = fc.constantFrom(...catalogue.all.map(({ slug }) => slug));
+    fc.assert(
+      fc.property(untimed, more, fc.nat({ max: 9 }), (entries, slug, at) => {
+        const totalOf = (list: typeof entries) => timePlan(makePlan([list]), catalogue).totalS;
+        expect(totalOf(entries.toSpliced(at, 0, slug))).toBeGreaterThan(totalOf(entries));
+      }),
+      { numRuns: 300, seed: 5 },
+    );
+  });
+
+  it('is never shorter for one repetition more, however it is led', () => {
+    const style = fc.constantFrom(undefined, 'slow' as const, 'steady' as const, 'brisk' as const);
+    const slug = fc.constantFrom('curl', 'leg-lift', 'twist', 'tilt', 'lift');
+    fc.assert(
+      fc.property(style, slug, fc.integer({ min: 1, max: 30 }), (led, exercise, count) => {
+        const totalOf = (times: number) => {
+          const dose = { kind: 'repetitions', count: times, sets: 1, sides: 'each', directions: 1 };
+          const plan = makePlan([[[exercise, { dose } as object]]], led ? { style: led } : {});
+          return timePlan(plan, catalogue).totalS;
+        };
+        expect(totalOf(count + 1)).toBeGreaterThanOrEqual(totalOf(count));
+      }),
+      { numRuns: 200, seed: 7 },
+    );
+  });
+
   it('gives the same seconds for the same plan', () => {
     const plan = makePlan([['breathe', 'curl', 'twist'], ['hug']]);
     expect(timePlan(plan, catalogue)).toEqual(timePlan(copyOf(plan), catalogue));

@@ -87,7 +87,7 @@ describe('workParts', () => {
 
   it('counts breaths at the pace of breath, whatever the exercise', () => {
     const [part] = work({ kind: 'breaths', count: 6 }, { tempo: 'limb-steady' });
-    expect(part).toMatchObject({ durationS: 48, eachS: 8 });
+    expect(part).toMatchObject({ durationS: 50, eachS: 8.4 });
     expect(part?.reason).toContain('6 breaths');
   });
 

@@ -11,7 +11,7 @@ describe('close-soft', () => {
   it('wants a tenth of the class at its end', () => {
     const plan = makePlan([
       ['breathe', 'tilt', 'curl', 'twist', 'leg-lift'],
-      ['return-to-sitting'],
+      ['hug', 'return-to-sitting'],
     ]);
     const long = makePlan([
       ['breathe', ...Array.from({ length: 12 }, () => 'curl')],

@@ -40,7 +40,7 @@ describe('need-before-use', () => {
     const plan = makePlan([['breathe', 'clock']]);
     const [finding] = of(plan, [person('Asha', 2), person('Bram', 1), person('Ines')]);
     expect(finding?.sentence).toBe(
-      'clock needs pelvis moves and stays, practised, and nothing before it teaches that. Bram and Ines may not hold it. rock would teach it in the same position in 0:54.',
+      'clock needs pelvis moves and stays, practised, and nothing before it teaches that. Bram and Ines may not hold it. rock would teach it in the same position in 1:07.',
     );
   });
 

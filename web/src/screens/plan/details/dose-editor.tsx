@@ -21,6 +21,10 @@ const SIDES: { value: Sides; name: string }[] = [
   { value: 'right', name: 'right only' },
 ];
 
+/** What people count to, and hold for: common practice. */
+const USED_COUNTS = [3, 4, 5, 6, 8, 10, 12, 15, 16, 20] as const;
+const USED_SECONDS = [5, 10, 15, 20, 30, 45, 60, 90, 120] as const;
+
 /** The dose of one item; sides share one dose, so they stay equal. */
 export function DoseEditor({
   dose,
@@ -75,6 +79,7 @@ function Amount({ dose, onChange }: { dose: Dose; onChange: (dose: Dose) => void
           value={dose.count}
           min={1}
           max={200}
+          through={USED_COUNTS}
           onChange={(count) => onChange({ ...dose, count })}
         />
       );
@@ -123,7 +128,7 @@ function Holds({
         value={dose.holdS}
         min={1}
         max={600}
-        step={5}
+        through={USED_SECONDS}
         onChange={(holdS) => onChange({ ...dose, holdS })}
       />
       <Stepper

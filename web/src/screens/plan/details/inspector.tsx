@@ -24,6 +24,7 @@ import { Select } from '../../../parts/select.tsx';
 import { Stepper } from '../../../parts/stepper.tsx';
 import { capital, FOUNDATION_WORDS, POSITION_WORDS } from '@wrenfern/core/movement/words';
 import { DoseEditor } from './dose-editor.tsx';
+import { PaceEditor } from './pace-editor.tsx';
 import { MakeVariants, VariantsEditor } from './variants-editor.tsx';
 import { nudge } from '@wrenfern/core/review/arrange-rows';
 import { PlanDetailsPanel } from './plan-details.tsx';
@@ -156,6 +157,7 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
           onChange={(restS) => edit({ type: 'setRest', itemId: item.id, restS })}
         />
       </div>
+      {option ? <PaceEditor item={item} exercise={exercise} option={option} timed={timed} /> : null}
       {item.variants ? null : <OptionList item={item} exercise={exercise} />}
       <WhyHere exercise={exercise} timed={timed} />
       <Words exercise={exercise} number={timed.option ?? exercise.standard} />

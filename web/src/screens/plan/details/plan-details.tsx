@@ -1,15 +1,23 @@
 import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
 import { freshItemId } from '@wrenfern/core/review/running-order';
 import { shareOfTime } from '@wrenfern/core/plan/timing/timeline';
+import { ClassStyle, STYLE_WORDS } from '@wrenfern/core/plan/class-style';
 import type { Segment } from '@wrenfern/core/plan/plan';
 import { Button } from '../../../parts/button.tsx';
 import { Field, inputClass } from '../../../parts/field.tsx';
 import { IconButton } from '../../../parts/icon-button.tsx';
+import { Select } from '../../../parts/select.tsx';
 import { Stepper } from '../../../parts/stepper.tsx';
 import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 import { ClassPart } from './class-part.tsx';
 import { MachinePart } from './machine-part.tsx';
 import { SchoolPart } from '../school/school-part.tsx';
+
+const NOT_SAID = 'not said';
+const STYLES = [
+  { value: NOT_SAID, name: 'not said: the forecast is wider' },
+  ...ClassStyle.options.map((value) => ({ value, name: STYLE_WORDS[value] })),
+] as const;
 
 /** The class as a whole: its name, length, school, parts and how its time divides. */
 export function PlanDetailsPanel() {
@@ -20,7 +28,7 @@ export function PlanDetailsPanel() {
     <div className="flex flex-col gap-4 p-4">
       <h2 className="text-xl">The class</h2>
       <Title />
-      <div className="w-32">
+      <div className="grid grid-cols-[7rem_1fr] items-end gap-2">
         <Stepper
           label="length"
           unit="min"
@@ -29,6 +37,17 @@ export function PlanDetailsPanel() {
           max={180}
           step={5}
           onChange={(minutes) => edit({ type: 'setDetails', details: { targetS: minutes * 60 } })}
+        />
+        <Select
+          label="Led"
+          value={plan.style ?? NOT_SAID}
+          choices={STYLES}
+          onChange={(value) =>
+            edit({
+              type: 'setDetails',
+              details: { style: value === NOT_SAID ? undefined : value },
+            })
+          }
         />
       </div>
       <MachinePart />

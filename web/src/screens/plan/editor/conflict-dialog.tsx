@@ -24,6 +24,7 @@ const FIELDS = new Map([
   ['title', 'Title'],
   ['targetS', 'Length in seconds'],
   ['note', 'Note'],
+  ['style', 'How it is led'],
   ['machine', 'Machine'],
   ['school', 'School'],
   ['segments', 'Order of the parts'],
