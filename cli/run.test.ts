@@ -109,6 +109,61 @@ describe('wrenfern time', () => {
   });
 });
 
+describe('wrenfern time, with more said', () => {
+  const totals = (argv: string[]) =>
+    z.array(z.object({ totalS: z.number() })).parse(JSON.parse(run(argv, DAY)));
+
+  it('takes several files at once', () => {
+    expect(totals(['time', BACK_EASE, TIMED, '--json']).map(({ totalS }) => totalS)).toEqual([
+      timeOf(BACK_EASE).totalS,
+      timeOf(TIMED).totalS,
+    ]);
+  });
+
+  it('goes by a style and by a teacher’s own pace', () => {
+    const led = (style: string) =>
+      totals(['time', BACK_EASE, BACK_EASE, '--json', '--style', style]);
+    expect(led('slow')[0]?.totalS).toBeGreaterThan(led('brisk')[0]?.totalS ?? NaN);
+    const pace = write('pace.json', JSON.stringify({ workFactor: 1.2, teaching: 'quick' }));
+    expect(run(['time', BACK_EASE, '--pace', pace], DAY)).toContain('(your pace)');
+    const wild = write('wild.json', '{"workFactor": 9}');
+    expect(() => run(['time', BACK_EASE, '--pace', wild], DAY)).toThrow(/workFactor/);
+  });
+});
+
+describe('wrenfern fit', () => {
+  const Fitted = z.object({
+    toS: z.number(),
+    plan: z.unknown(),
+    together: z.array(z.object({ seconds: z.number(), label: z.string() })),
+  });
+
+  it.each([
+    ['shorter', '25', -1],
+    ['longer', '34', 1],
+  ])(
+    'makes a class %s, to within half a minute, with a plan that is what it says',
+    (_way, to, sign) => {
+      const found = Fitted.parse(JSON.parse(run(['fit', BACK_EASE, '--to', to, '--json'], DAY)));
+      expect(Math.abs(found.toS - Number(to) * 60)).toBeLessThan(30);
+      for (const { seconds } of found.together) expect(Math.sign(seconds)).toBe(sign);
+      const fitted = write('fitted.json', JSON.stringify(found.plan));
+      expect(timeOf(fitted).totalS).toBe(found.toS);
+    },
+  );
+
+  it('tells it in words, one by one and together', () => {
+    const text = run(['fit', BACK_EASE, '--to', '27'], DAY);
+    expect(text).toMatch(/Together, to 2[67]:\d\d:/);
+    expect(text).toMatch(/: saves \d:\d\d \(/);
+    expect(text).not.toContain('Leave Supported back opening out');
+  });
+
+  it('has nothing to say of a class that fits', () => {
+    expect(run(['fit', BACK_EASE, '--to', '29.1'], DAY)).toContain('Nothing to change');
+  });
+});
+
 describe('wrenfern review', () => {
   it('says of the back-ease class what should prepare what, and how long it stays on the hands', () => {
     const findings = z
@@ -336,7 +391,7 @@ describe('wrenfern figure', () => {
 
 describe('a flag', () => {
   it.each([
-    [['time', TIMED, '--cards'], '"time" has no --cards; it has --json'],
+    [['time', TIMED, '--cards'], '"time" has no --cards; it has --json, --style, --pace'],
     [['markdown', BACK_EASE, '--json'], '"markdown" has no --json; it has no flags'],
     [['figure', 'plank', '-o', 'x.svg', '--seed', '3'], '"figure" has no --seed; it has --option,'],
     [['sheet', BACK_EASE, '--day', DAY, '--across'], '"sheet" has no --across'],
@@ -411,8 +466,10 @@ describe('bad input', () => {
     ['a school that is none', ['order', TIMED, '--school', 'ours'], /--school is one of/],
     ['a seed that is none', ['order', TIMED, '--seed', 'x'], /--seed is a whole number/],
     ['no such command', ['dance'], /unknown command "dance"/],
-    ['no file named', ['time'], /"time" wants 1 file/],
-    ['a file too many', ['time', 'a', 'b'], /wants 1 file/],
+    ['no file named', ['time'], /"time" wants a file/],
+    ['a file too many', ['review', 'a', 'b'], /wants 1 file/],
+    ['a style that nobody knows', ['time', TIMED, '--style', 'fast'], /--style is one of slow/],
+    ['a length that is none', ['fit', TIMED, '--to', 'long'], /--to is a number of minutes/],
     ['a missing file', ['time', '/nowhere/plan.json'], /there is no file \/nowhere\/plan.json/],
     ['a folder', ['time', folder], /is a folder/],
     ['an unknown flag', ['time', TIMED, '--loud'], /loud/],

@@ -23,7 +23,6 @@ import {
   SCHOOL_IDS,
   type School,
 } from '@wrenfern/core/plan/plan';
-import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import type { Cupboard } from '@wrenfern/core/room/props';
 import { builtInCatalogue } from '@wrenfern/library';
 import { draft } from './draft.ts';
@@ -34,11 +33,15 @@ import { markdown, readScribbles, sheet } from './paper.ts';
 import { readJson, readText, showPath } from './read-json.ts';
 import { Refusal } from './refusal.ts';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
-import { tellExercise, tellFindings, tellOptions, tellTime } from './tell.ts';
+import { tellExercise, tellFindings, tellOptions } from './tell.ts';
+import { fit, time } from './time.ts';
 
 export const USAGE = `wrenfern COMMAND …          (- reads standard input; --json prints data)
 
-  time PLAN.json                   total, likely range, every item and where its seconds go
+  time PLAN.json … [--style NAME] [--pace PACE.json]
+                                   total, likely range, every item and where its seconds go
+  fit PLAN.json [--to MINUTES] [--people FILE] [--pace PACE.json]
+                                   what brings it to a length: change by change, and the best together
   review PLAN.json [--people FILE] what is out of order, why, and what would mend it
   order PLAN.json [--people FILE] [--school NAME] [--seed N] [--across]
                                    the best running order as a list of moves
@@ -82,9 +85,15 @@ export function run(argv: readonly string[], today: string, solve?: Solve): stri
   const isJson = values.json;
   switch (command) {
     case 'time': {
+      if (operands.length === 0) throw new Refusal(`"time" wants a file, or several\n\n${USAGE}`);
+      const { style, pace } = values;
+      return time({ plans: operands.map(readPlan), style, pace, isJson });
+    }
+    case 'fit': {
       const plan = readPlan(only(operands, 1, command)[0]);
-      const timeline = timePlan(plan, builtInCatalogue);
-      return isJson ? json(timeline) : tellTime(plan, timeline);
+      const people = values.people ? readPeople(values.people) : [];
+      const { to, pace } = values;
+      return fit({ plan, people, cupboard: PLENTY, day, to, pace, isJson });
     }
     case 'review': {
       const plan = readPlan(only(operands, 1, command)[0]);
@@ -228,6 +237,9 @@ function readArguments(argv: readonly string[]) {
         cards: { type: 'boolean', default: false },
         'set-up': { type: 'boolean', default: false },
         for: { type: 'string' },
+        style: { type: 'string' },
+        pace: { type: 'string' },
+        to: { type: 'string' },
       },
     });
   } catch (error) {
@@ -238,7 +250,8 @@ function readArguments(argv: readonly string[]) {
 
 /** The flags that each command has, besides `--help`; any other is refused, for it would do nothing. */
 const FLAGS: Readonly<Record<string, readonly Flag[]>> = {
-  time: ['json'],
+  time: ['json', 'style', 'pace'],
+  fit: ['json', 'people', 'day', 'to', 'pace'],
   review: ['json', 'people', 'day'],
   order: ['json', 'people', 'day', 'school', 'seed', 'across'],
   draft: ['json', 'people', 'day', 'seed'],

@@ -5,8 +5,11 @@ import {
   type CoverageLine,
   type DirectionCoverage,
 } from './review/coverage.ts';
+import { fitRepairs } from './fit/fit-repairs.ts';
+import { fitToTime, type Fit } from './fit/fit-to-time.ts';
 import { groupOf } from './review/group.ts';
-import { reviewOrder } from './review/review.ts';
+import { findingId } from './review/finding-list.ts';
+import { reviewOrder, type ReviewInput } from './review/review.ts';
 import { ruleContext } from './review/rule-context.ts';
 import type { Finding, OpenFinding, Repair, RuleContext } from './review/rule.ts';
 import { machineFindings } from './review/machine-findings.ts';
@@ -68,10 +71,21 @@ export function balanceOf(plan: Plan, catalogue: Catalogue, context: ClassContex
   return coverClass(lookInto(plan, catalogue, context).rules);
 }
 
+/** What would bring the class to a length: change by change, and the set of changes that costs least. */
+export function fitClass(
+  plan: Plan,
+  catalogue: Catalogue,
+  context: ClassContext,
+  targetS: number,
+): Fit {
+  return lookInto(plan, catalogue, context).fit(targetS);
+}
+
 interface Look {
   analysis: Omit<Analysis, 'findings'>;
   rules: RuleContext;
   findings: OpenFinding[];
+  fit: (targetS: number) => Fit;
 }
 
 function lookInto(plan: Plan, catalogue: Catalogue, booked: ClassContext): Look {
@@ -81,18 +95,24 @@ function lookInto(plan: Plan, catalogue: Catalogue, booked: ClassContext): Look 
   const retime = (edited: Plan) => timePlan(edited, catalogue, timing);
   const timeline = retime(plan);
   const atOnce = context.versionsAtOnce ?? VERSIONS_AT_ONCE;
-  const fit = (of: Plan, timed: Timeline) => {
+  const serve = (of: Plan, timed: Timeline) => {
     const options = chooseOptions(of, context.attendees, catalogue, context.day, atOnce);
     return { options, props: planProps(timed, options, catalogue, context.cupboard) };
   };
-  const { options, props } = fit(plan, timeline);
+  const { options, props } = serve(plan, timeline);
   const group = groupOf(context.attendees, context.day);
   const input = { plan, catalogue, timeline, retime, group, familiar: context.familiar };
   const rules = ruleContext(input);
+  const fitTo = (targetS: number) =>
+    fitToTime(plan, targetS, {
+      rules,
+      retime,
+      look: (edited) => orderOf({ ...input, plan: edited, timeline: retime(edited) }),
+    });
   const gear = gearBlocks(rules.worked, machines);
   const findings = [
     ...missingFindings(plan, catalogue),
-    ...timeFindings(rules),
+    ...timeFindings(rules, () => fitRepairs(fitTo(plan.targetS))),
     ...reviewOrder(input, rules),
     ...roomFindings({
       rules,
@@ -100,10 +120,19 @@ function lookInto(plan: Plan, catalogue: Catalogue, booked: ClassContext): Look 
       props,
       attendees: context.attendees,
       versionsAtOnce: atOnce,
-      rework: (edited) => fit(edited, retime(edited)),
+      rework: (edited) => serve(edited, retime(edited)),
     }),
     ...machineFindings({ rules, gear, machines, attendees: context.attendees }),
   ];
   const coverage = coverDirections(timeline);
-  return { analysis: { timeline, coverage, options, props, gear }, rules, findings };
+  return { analysis: { timeline, coverage, options, props, gear }, rules, findings, fit: fitTo };
+}
+
+/** What the rules find in an edited plan. */
+function orderOf(input: ReviewInput): { binding: ReadonlySet<string>; count: number } {
+  const found = reviewOrder(input);
+  return {
+    binding: new Set(found.filter(({ binding }) => binding).map(findingId)),
+    count: found.length,
+  };
 }

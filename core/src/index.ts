@@ -1,1 +1,8 @@
-export { analyse, balanceOf, repairsOf, type Analysis, type ClassContext } from './analyse.ts';
+export {
+  analyse,
+  fitClass,
+  balanceOf,
+  repairsOf,
+  type Analysis,
+  type ClassContext,
+} from './analyse.ts';

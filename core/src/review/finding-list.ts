@@ -1,7 +1,7 @@
 import type { Finding, RuleKind } from './rule.ts';
 
 /** Tells a finding from all others of a class. */
-export const findingId = ({ rule, key }: Finding): string => `${rule} ${key}`;
+export const findingId = ({ rule, key }: Pick<Finding, 'rule' | 'key'>): string => `${rule} ${key}`;
 
 /** What a finding is about, in a word for its group. */
 export const KIND_WORDS: Record<RuleKind, string> = {

@@ -44,10 +44,11 @@ type Common = Omit<Repetition, 'source'>;
 function commonPace(tempo: Tempo, breathing: Breathing): Common {
   const kind = KIND_PACE[tempo];
   const { breathed, style } = breathing;
-  if (breathed === undefined && style === undefined) return openPace(tempo, breathing);
+  const isSaid = breathed !== undefined;
+  if (!isSaid && style === undefined) return openPace(tempo, breathing);
   const byStyle = style !== undefined && kind.breathedIn.includes(style);
   if (!(breathed ?? byStyle)) {
-    const why = breathed === undefined ? 'at its own pace, as the class is led' : 'at its own pace';
+    const why = isSaid ? 'at its own pace' : 'at its own pace, as the class is led';
     return { eachS: kind.naturalS, isBreathStated: true, reason: `${TEMPO_WORDS[tempo]}, ${why}` };
   }
   const { phases, phaseS, eachS } = breathedPace(tempo, breathing);
