@@ -184,6 +184,7 @@ function isAlike(one: Exercise, other: Exercise): boolean {
     (one.tempo === 'breath') === (other.tempo === 'breath') &&
     one.position === other.position &&
     one.bodyParts[0] === other.bodyParts[0] &&
+    one.moves.some((move) => other.moves.includes(move)) &&
     loopsOf(one) === loopsOf(other)
   );
 }

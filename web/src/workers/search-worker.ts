@@ -1,6 +1,8 @@
 import { expose } from 'comlink';
 import '../data/zod-without-eval.ts';
 import highsBinary from 'highs/runtime?url';
+import { fitClass, type ClassContext } from '@wrenfern/core';
+import type { Fit } from '@wrenfern/core/fit/fit-to-time';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { createCatalogue, type Catalogue } from '@wrenfern/core/movement/catalogue';
 import { draftPlan, type DraftProgress, type DraftResult } from '@wrenfern/core/draft/draft-plan';
@@ -103,6 +105,11 @@ const worker = {
       step = search.next();
     }
     return step.value;
+  },
+
+  /** What would bring a class to a length. */
+  fit(plan: Plan, own: readonly Exercise[], context: ClassContext, targetS: number): Fit {
+    return fitClass(plan, catalogueWith(own), context, targetS);
   },
 
   nextBest(plan: Plan, itemId: string, wishes: DraftWishes, context: SearchContext) {

@@ -78,7 +78,7 @@ describe('the pace of a repetition', () => {
     expect(open.reason).toBe('turn, breathed or not');
     const told = repetitionPace('turn', { phases: 2, breathed: true }, STEADY_PACE);
     expect(told).toMatchObject({ isBreathStated: true });
-    expect(told.reason).toBe('turn, 2 breaths in or out of 3.2 s');
+    expect(told.reason).toBe('turn, 2 breaths in or out, 3.2 s each');
     // One pace whatever the breath does: nothing is open.
     expect(repetitionPace('hinge', { phases: 2 }, STEADY_PACE).isBreathStated).toBe(true);
   });

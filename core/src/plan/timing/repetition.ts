@@ -58,7 +58,7 @@ function commonPace(tempo: Tempo, breathing: Breathing): Common {
     eachS: isBreathLed ? eachS : kind.naturalS,
     isBreathStated: true,
     reason: isBreathLed
-      ? `${TEMPO_WORDS[tempo]}, ${phases} breaths in or out of ${phaseS} s`
+      ? `${TEMPO_WORDS[tempo]}, ${phases} breaths in or out, ${phaseS} s each`
       : `${TEMPO_WORDS[tempo]}, longer than its ${phases} breaths`,
   };
 }

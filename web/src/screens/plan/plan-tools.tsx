@@ -1,10 +1,11 @@
-import { ArrowDownWideNarrow, ArrowLeftRight, Columns2, Sprout } from 'lucide-react';
+import { ArrowDownWideNarrow, ArrowLeftRight, Columns2, Sprout, Timer } from 'lucide-react';
 import { useState } from 'react';
 import { useLesson } from '../../data/use-lesson.ts';
 import { Button } from '../../parts/button.tsx';
 import { ComparePlans } from './editor/compare-plans.tsx';
 import { DraftPanel } from './draft/draft-panel.tsx';
 import { ExchangePanel } from './exchange/exchange-panel.tsx';
+import { FitPanel } from './fit/fit-panel.tsx';
 import { OrderPanel } from './order/order-panel.tsx';
 import { useEditor } from './editor/plan-context.tsx';
 
@@ -29,6 +30,13 @@ export function PlanTools({ isMain = false }: { isMain?: boolean }) {
         trigger={
           <Button title="Three classes from what you wish for">
             <Sprout size={15} aria-hidden /> Draft for me
+          </Button>
+        }
+      />
+      <FitPanel
+        trigger={
+          <Button title="What makes the class shorter or longer, and what it costs">
+            <Timer size={15} aria-hidden /> Fit to time
           </Button>
         }
       />

@@ -26,8 +26,9 @@ export function PaceEditor({ item, exercise, option, timed }: PaceProps) {
         <span className="text-[0.8125rem] text-soft"> {work?.reason}</span>
       </summary>
       <div className="mt-2 flex flex-col gap-2">
-        <Breath item={item} exercise={exercise} option={option} />
-        <Explained item={item} />
+        <Breath item={item} />
+        <MovedAs item={item} own={tempoOf(exercise, option)} />
+        <Seconds item={item} exercise={exercise} option={option} />
       </div>
     </details>
   );
@@ -39,25 +40,46 @@ const BREATH = [
   { value: 'own', name: 'its own pace' },
 ] as const;
 
-const AS_OPTION = 'as the option';
-
-function Breath({ item, exercise, option }: Omit<PaceProps, 'timed'>) {
+function Breath({ item }: Pick<PaceProps, 'item'>) {
   const set = useSetPacing(item);
-  const style = useEditor((editor) => editor.plan.style);
   const { breathed } = item;
   const led = breathed ? 'breathed' : 'own';
-  const own = tempoOf(exercise, option);
+  return (
+    <Select
+      label="Breath"
+      value={breathed === undefined ? 'open' : led}
+      choices={BREATH}
+      onChange={(value) => set({ breathed: value === 'open' ? undefined : value === 'breathed' })}
+    />
+  );
+}
+
+const AS_OPTION = 'as the option';
+
+function MovedAs({ item, own }: { item: ExerciseItem; own: Tempo }) {
+  const set = useSetPacing(item);
+  return (
+    <Select<Tempo | typeof AS_OPTION>
+      label="Moved as"
+      value={item.tempo ?? AS_OPTION}
+      choices={[
+        { value: AS_OPTION, name: `${TEMPO_WORDS[own]} (as the option)` },
+        ...TEMPOS.map((value) => ({ value, name: TEMPO_WORDS[value] })),
+      ]}
+      onChange={(value) => set({ tempo: value === AS_OPTION ? undefined : value })}
+    />
+  );
+}
+
+/** Seconds that are usual of an explanation. */
+const EXPLAINED_S = [15, 30, 45, 60, 90, 120, 180, 300] as const;
+
+function Seconds({ item, exercise, option }: Omit<PaceProps, 'timed'>) {
+  const set = useSetPacing(item);
+  const style = useEditor((editor) => editor.plan.style);
   return (
     <>
-      <div className="grid grid-cols-[1fr_6rem] items-end gap-2">
-        <Select
-          label="Breath"
-          value={breathed === undefined ? 'open' : led}
-          choices={BREATH}
-          onChange={(value) =>
-            set({ breathed: value === 'open' ? undefined : value === 'breathed' })
-          }
-        />
+      <div className="grid grid-cols-2 gap-2">
         <Stepper
           label="breaths each"
           value={breathingOf(item, exercise, option, style).phases}
@@ -65,29 +87,6 @@ function Breath({ item, exercise, option }: Omit<PaceProps, 'timed'>) {
           max={8}
           onChange={(phases) => set({ phases })}
         />
-      </div>
-      <p className="text-[0.8125rem] text-soft">In-breaths and out-breaths of one repetition.</p>
-      <Select<Tempo | typeof AS_OPTION>
-        label="Moved as"
-        value={item.tempo ?? AS_OPTION}
-        choices={[
-          { value: AS_OPTION, name: `as the option: ${TEMPO_WORDS[own]}` },
-          ...TEMPOS.map((value) => ({ value, name: TEMPO_WORDS[value] })),
-        ]}
-        onChange={(value) => set({ tempo: value === AS_OPTION ? undefined : value })}
-      />
-    </>
-  );
-}
-
-/** Seconds that are usual of an explanation. */
-const EXPLAINED_S = [15, 30, 45, 60, 90, 120, 180, 300] as const;
-
-function Explained({ item }: { item: ExerciseItem }) {
-  const set = useSetPacing(item);
-  return (
-    <div className="flex items-end gap-2">
-      <div className="w-32">
         <Stepper
           label="explained for"
           unit="s"
@@ -99,11 +98,12 @@ function Explained({ item }: { item: ExerciseItem }) {
         />
       </div>
       <p className="text-[0.8125rem] text-soft">
+        In-breaths and out-breaths of one repetition.{' '}
         {item.explainS === undefined
-          ? 'Not said: the usual few words.'
-          : 'In place of the usual words; no pace changes it.'}
+          ? 'Explained for 0: the usual few words.'
+          : 'The explanation stands in place of the usual words; no pace changes it.'}
       </p>
-    </div>
+    </>
   );
 }
 

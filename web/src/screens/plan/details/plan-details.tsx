@@ -28,7 +28,7 @@ export function PlanDetailsPanel() {
     <div className="flex flex-col gap-4 p-4">
       <h2 className="text-xl">The class</h2>
       <Title />
-      <div className="grid grid-cols-[7rem_1fr] items-end gap-2">
+      <div className="w-32">
         <Stepper
           label="length"
           unit="min"
@@ -38,18 +38,18 @@ export function PlanDetailsPanel() {
           step={5}
           onChange={(minutes) => edit({ type: 'setDetails', details: { targetS: minutes * 60 } })}
         />
-        <Select
-          label="Led"
-          value={plan.style ?? NOT_SAID}
-          choices={STYLES}
-          onChange={(value) =>
-            edit({
-              type: 'setDetails',
-              details: { style: value === NOT_SAID ? undefined : value },
-            })
-          }
-        />
       </div>
+      <Select
+        label="Led"
+        value={plan.style ?? NOT_SAID}
+        choices={STYLES}
+        onChange={(value) =>
+          edit({
+            type: 'setDetails',
+            details: { style: value === NOT_SAID ? undefined : value },
+          })
+        }
+      />
       <MachinePart />
       <SchoolPart />
       <ClassPart />

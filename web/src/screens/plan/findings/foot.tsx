@@ -5,6 +5,7 @@ import { Button } from '../../../parts/button.tsx';
 import { Note } from '../../../parts/note.tsx';
 import { Rose } from '../../../parts/rose.tsx';
 import { Balance } from './balance.tsx';
+import { FitPanel } from '../fit/fit-panel.tsx';
 import { FindingsStrip } from './findings-strip.tsx';
 import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 import type { Plan } from '@wrenfern/core/plan/plan';
@@ -46,9 +47,7 @@ function Total() {
       </Note>
       <p className="title text-3xl max-md:text-2xl" data-testid="total">
         {showClock(totalS)}
-        <span className={clsx('ml-2 font-text text-sm', overS > 60 ? 'text-copper' : 'text-soft')}>
-          {overS > 0 ? `${showClock(overS)} over` : `${showClock(-overS)} left`}
-        </span>
+        <Over overS={overS} />
       </p>
       <div className="relative mt-1.5 h-2 rounded-full bg-slate-soft" aria-hidden>
         <div
@@ -65,6 +64,27 @@ function Total() {
         />
       </div>
     </div>
+  );
+}
+
+/** How far the class is from its length; whoever may change it gets there from here. */
+function Over({ overS }: { overS: number }) {
+  const { mayEdit } = usePlanScreen();
+  const words = overS > 0 ? `${showClock(overS)} over` : `${showClock(-overS)} left`;
+  const look = clsx('ml-2 font-text text-sm', overS > 60 ? 'text-copper' : 'text-soft');
+  if (!mayEdit) return <span className={look}>{words}</span>;
+  return (
+    <FitPanel
+      trigger={
+        <button
+          type="button"
+          title="Fit to time"
+          className={clsx(look, 'underline decoration-dotted underline-offset-3')}
+        >
+          {words}
+        </button>
+      }
+    />
   );
 }
 

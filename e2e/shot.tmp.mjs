@@ -1,0 +1,17 @@
+import { chromium } from 'playwright-core';
+const b=await chromium.launch({executablePath:'/usr/bin/chromium-headless-shell'});
+const p=await (await b.newContext({viewport:{width:1280,height:800}})).newPage();
+p.on('console',m=>{if(m.type()==='error')console.log('console',m.text())});
+await p.goto('http://localhost:4600/demo'); await p.getByRole('button',{name:/Come in as Rowan/}).click();
+await p.waitForURL(/\/(today|$)/).catch(()=>{}); await p.waitForTimeout(1500);
+const link=p.getByRole('link',{name:/Plan|Small ball evening/}).first(); console.log(await link.getAttribute('href'));
+await link.click(); await p.waitForTimeout(2500);
+console.log(p.url());
+await p.screenshot({path:'/tmp/scr/plan.png'});
+const row=p.getByRole('region',{name:'Score'}).getByRole('button',{name:/^Pelvic rock|^Rock/}).first(); await row.click(); await p.waitForTimeout(400);
+await p.getByText('Pace',{exact:true}).click(); await p.waitForTimeout(300);
+await p.getByRole('complementary',{name:'Details'}).evaluate(e=>e.querySelector('details[open]')?.scrollIntoView({block:'center'}));
+await p.screenshot({path:'/tmp/scr/pace.png'});
+await p.getByRole('button',{name:/over$|left$/}).first().click(); await p.waitForTimeout(2500);
+await p.screenshot({path:'/tmp/scr/fit.png'});
+await b.close();
