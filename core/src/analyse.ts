@@ -71,21 +71,25 @@ export function balanceOf(plan: Plan, catalogue: Catalogue, context: ClassContex
   return coverClass(lookInto(plan, catalogue, context).rules);
 }
 
-/** What would bring the class to a length: change by change, and the set of changes that costs least. */
+/**
+ * What would bring the class to a length: change by change, and the set of changes that costs least. `open` holds the
+ * items that can still change, in a class that is being taught.
+ */
 export function fitClass(
   plan: Plan,
   catalogue: Catalogue,
   context: ClassContext,
   targetS: number,
+  open?: ReadonlySet<string>,
 ): Fit {
-  return lookInto(plan, catalogue, context).fit(targetS);
+  return lookInto(plan, catalogue, context).fit(targetS, open);
 }
 
 interface Look {
   analysis: Omit<Analysis, 'findings'>;
   rules: RuleContext;
   findings: OpenFinding[];
-  fit: (targetS: number) => Fit;
+  fit: (targetS: number, open?: ReadonlySet<string>) => Fit;
 }
 
 function lookInto(plan: Plan, catalogue: Catalogue, booked: ClassContext): Look {
@@ -103,8 +107,9 @@ function lookInto(plan: Plan, catalogue: Catalogue, booked: ClassContext): Look 
   const group = groupOf(context.attendees, context.day);
   const input = { plan, catalogue, timeline, retime, group, familiar: context.familiar };
   const rules = ruleContext(input);
-  const fitTo = (targetS: number) =>
+  const fitTo = (targetS: number, open?: ReadonlySet<string>) =>
     fitToTime(plan, targetS, {
+      ...(open ? { open } : {}),
       rules,
       retime,
       look: (edited) => orderOf({ ...input, plan: edited, timeline: retime(edited) }),

@@ -11,6 +11,8 @@ import { unusedOf } from '../review/running-order.ts';
 export interface FitEdit {
   /** What it is about: of several about one thing, one is taken. */
   about: string;
+  /** The item that it changes; none where one is added. */
+  itemId?: string;
   label: string;
   /** What it costs the class, in words. */
   why: string;
@@ -74,6 +76,7 @@ function doses({ item, exercise, dose }: Worked, way: 'shorter' | 'longer'): Fit
     .filter((next) => (way === 'shorter' ? next < now : next > now))
     .map((next) => ({
       about: item.id,
+      itemId: item.id,
       label: `${exercise.name}: ${sayAmount(dose, next)} in place of ${sayAmount(dose, now)}`,
       why: `usual is ${least} to ${most}`,
       edit: { type: 'setDose', itemId: item.id, dose: withAmount(dose, next) },
@@ -115,6 +118,7 @@ function sets({ item, exercise, dose }: Worked, way: 'shorter' | 'longer'): FitE
   return [
     {
       about: item.id,
+      itemId: item.id,
       label: `${exercise.name}: ${next === 1 ? 'one set' : `${next} sets`} in place of ${dose.sets}`,
       why: way === 'shorter' ? 'a set less of it' : 'once more, after a moment',
       edit: { type: 'setDose', itemId: item.id, dose: { ...dose, sets: next } },
@@ -129,6 +133,7 @@ function noRest({ item, exercise }: Worked): FitEdit[] {
   return [
     {
       about: `${item.id} rest`,
+      itemId: item.id,
       label: `No rest after ${exercise.name}`,
       why: 'nobody gets their breath back there',
       edit: { type: 'setRest', itemId: item.id, restS: 0 },
@@ -145,6 +150,7 @@ function shorterPause({ id, label, durationS }: PauseItem): FitEdit[] {
   return [
     {
       about: id,
+      itemId: id,
       label: `${label}: ${shorter} s in place of ${durationS} s`,
       why: 'half the time to talk or drink',
       edit: { type: 'setPause', itemId: id, label, durationS: shorter },
@@ -165,6 +171,7 @@ function leftOut({ worked, plan }: RuleContext): FitEdit[] {
       const [other] = others;
       return {
         about: item.id,
+        itemId: item.id,
         label: `Leave ${exercise.name} out`,
         why: other ? `${other.exercise.name} is much the same` : 'nothing else here is like it',
         edit: { type: 'removeItem', itemId: item.id },

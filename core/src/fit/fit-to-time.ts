@@ -11,6 +11,8 @@ export interface FitInput {
   retime: (plan: Plan) => Timeline;
   /** What the review finds in a plan, but for its length: those that must not be, and how many in all. */
   look: (plan: Plan) => { binding: ReadonlySet<string>; count: number };
+  /** In a class that is being taught: the items that are still to come, which alone can change. */
+  open?: ReadonlySet<string>;
 }
 
 /** An edit with what it does to the length: seconds more, or less where negative. */
@@ -45,9 +47,11 @@ export function fitToTime(plan: Plan, targetS: number, input: FitInput): Fit {
   if (Math.abs(fromS - targetS) <= PRICE.freeS || input.rules.worked.length === 0) return none;
   const way = fromS > targetS ? 'shorter' : 'longer';
   const before = input.look(plan);
-  const edits = fitEdits(input.rules, way).flatMap((edit) =>
-    timed(plan, edit, way, fromS, before, input),
-  );
+  const isOpen = ({ itemId }: FitEdit) =>
+    input.open === undefined || (itemId !== undefined && input.open.has(itemId));
+  const edits = fitEdits(input.rules, way)
+    .filter(isOpen)
+    .flatMap((edit) => timed(plan, edit, way, fromS, before, input));
   const wantedS = Math.abs(fromS - targetS);
   const isAllowed = (set: readonly FitEdit[]) => {
     const result = applyEdit(plan, inOneGo(set));

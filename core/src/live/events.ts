@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Id } from '../movement/ids.ts';
 import { OptionNumber } from '../movement/vocabulary.ts';
+import { LengthEdit } from '../plan/edits.ts';
 import { Remedy } from '../people/remedies.ts';
 import { SIGN_IDS } from '../people/signs.ts';
 
@@ -55,6 +56,8 @@ export const LiveEvent = z.discriminatedUnion('type', [
     remedy: Remedy,
     ...shared,
   }),
+  /** What comes is made shorter or longer; what has been begun stays as it is. */
+  z.strictObject({ type: z.literal('change'), edit: LengthEdit, ...shared }),
   /** What was pressed by mistake counts no more: what was noted down, not where the class stands. */
   z.strictObject({ type: z.literal('takeBack'), eventId: shared.id, ...shared }),
   z.strictObject({
@@ -84,7 +87,13 @@ export function optionTaken(
   return { itemId, personId, option: remedy.option };
 }
 
-const TAKEN_BACK: ReadonlySet<LiveEvent['type']> = new Set(['moved', 'seen', 'extend', 'note']);
+const TAKEN_BACK: ReadonlySet<LiveEvent['type']> = new Set([
+  'moved',
+  'seen',
+  'extend',
+  'change',
+  'note',
+]);
 
 /** Presses that somebody took back again, by id. */
 export function takenBack(events: readonly LiveEvent[]): ReadonlySet<string> {

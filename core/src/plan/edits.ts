@@ -15,15 +15,33 @@ import {
   type PauseItem,
 } from './plan.ts';
 
-const id = z.string().min(1);
+const id = z.string().min(1).max(64);
 const index = z.number().int().min(0);
+
+const RemoveItem = z.strictObject({ type: z.literal('removeItem'), itemId: id });
+const SetDose = z.strictObject({ type: z.literal('setDose'), itemId: id, dose: Dose.optional() });
+const SetRest = z.strictObject({
+  type: z.literal('setRest'),
+  itemId: id,
+  restS: z.number().int().min(0).max(600),
+});
+const SetPause = z.strictObject({
+  type: z.literal('setPause'),
+  itemId: id,
+  label: z.string().trim().min(1).max(120),
+  durationS: z.number().int().min(5).max(1800),
+});
+
+/** What makes a class shorter or longer while it is taught. */
+export const LengthEdit = z.discriminatedUnion('type', [RemoveItem, SetDose, SetRest, SetPause]);
+export type LengthEdit = z.infer<typeof LengthEdit>;
 
 /** The schema is the source of the type; edits made by our own code need no reading. */
 export const SingleEdit = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('addItem'), segmentId: id, index, item: Item }),
-  z.strictObject({ type: z.literal('removeItem'), itemId: id }),
+  RemoveItem,
   z.strictObject({ type: z.literal('moveItem'), itemId: id, segmentId: id, index }),
-  z.strictObject({ type: z.literal('setDose'), itemId: id, dose: Dose.optional() }),
+  SetDose,
   z.strictObject({
     type: z.literal('setOptions'),
     itemId: id,
@@ -36,23 +54,14 @@ export const SingleEdit = z.discriminatedUnion('type', [
   }),
   /** All of it at once: what is left out is left open again. */
   z.strictObject({ type: z.literal('setPacing'), itemId: id, pacing: Pacing }),
-  z.strictObject({
-    type: z.literal('setRest'),
-    itemId: id,
-    restS: z.number().int().min(0).max(600),
-  }),
+  SetRest,
   z.strictObject({
     type: z.literal('setVariants'),
     itemId: id,
     variants: ExerciseItem.shape.variants,
   }),
   z.strictObject({ type: z.literal('setGear'), itemId: id, gear: Gear.optional() }),
-  z.strictObject({
-    type: z.literal('setPause'),
-    itemId: id,
-    label: z.string().trim().min(1).max(120),
-    durationS: z.number().int().min(5).max(1800),
-  }),
+  SetPause,
   z.strictObject({ type: z.literal('setNote'), itemId: id, note: z.string().max(1000) }),
   z.strictObject({ type: z.literal('addSegment'), index, segment: Segment }),
   z.strictObject({ type: z.literal('removeSegment'), segmentId: id }),

@@ -108,8 +108,14 @@ const worker = {
   },
 
   /** What would bring a class to a length. */
-  fit(plan: Plan, own: readonly Exercise[], context: ClassContext, targetS: number): Fit {
-    return fitClass(plan, catalogueWith(own), context, targetS);
+  fit(
+    plan: Plan,
+    own: readonly Exercise[],
+    context: ClassContext,
+    targetS: number,
+    open?: ReadonlySet<string>,
+  ): Fit {
+    return fitClass(plan, catalogueWith(own), context, targetS, open);
   },
 
   nextBest(plan: Plan, itemId: string, wishes: DraftWishes, context: SearchContext) {

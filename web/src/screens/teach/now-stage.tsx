@@ -13,7 +13,6 @@ const PART_NOW = {
   'set-up': 'get into place',
   teaching: 'say it',
   work: 'work',
-  options: 'speak the options',
   'side-change': 'other side',
   'set-rest': 'a moment',
   rest: 'rest',

@@ -13,7 +13,9 @@ import { Button, buttonClass } from '../../parts/button.tsx';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
 import { minutes } from '../../parts/dates.ts';
+import type { Plan } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
+import { KeepTime } from './keep-time.tsx';
 import { NowStage } from './now-stage.tsx';
 import { GearNow } from './gear-now.tsx';
 import { PauseCards } from './pause-cards.tsx';
@@ -71,10 +73,15 @@ interface TeachProps {
 
 function Teach({ lesson, known, onStarted }: TeachProps) {
   const catalogue = useCatalogue();
-  const analysis = useMemo(() => analyseClass(lesson, lesson.plan, catalogue), [lesson, catalogue]);
-  const { timeline } = analysis;
+  const layOut = useCallback(
+    (plan: Plan) => analyseClass(lesson, plan, catalogue),
+    [lesson, catalogue],
+  );
   const { id: classId, revision } = lesson;
-  const run = useRun({ classId, revision, timeline, known, onStarted });
+  const run = useRun({ classId, revision, plan: lesson.plan, layOut, known, onStarted });
+  const { analysis, plan } = run;
+  const { timeline } = analysis;
+  const taught = useMemo(() => ({ ...lesson, plan }), [lesson, plan]);
   const starting = useBegin(lesson, run);
   useTeachKeys(run, timeline, starting.begin);
   useStayAwake(run.state.status === 'running');
@@ -96,16 +103,17 @@ function Teach({ lesson, known, onStarted }: TeachProps) {
   if (run.state.status === 'ended' || !run.now) return <After lesson={lesson} />;
   return (
     <main className="flex h-dvh flex-col">
-      <TeachTop lesson={lesson} timeline={timeline} run={run} />
+      <TeachTop lesson={taught} timeline={timeline} run={run} />
       <div className="flex min-h-0 flex-1 max-lg:flex-col max-lg:overflow-y-auto">
         <NowStage
           now={run.now}
           school={rulesOf(lesson.plan.school)}
-          gear={<GearNow lesson={lesson} analysis={analysis} now={run.now} />}
-          pause={<PauseCards lesson={lesson} analysis={analysis} now={run.now} />}
+          gear={<GearNow lesson={taught} analysis={analysis} now={run.now} />}
+          pause={<PauseCards lesson={taught} analysis={analysis} now={run.now} />}
         />
-        <VersionsAside lesson={lesson} analysis={analysis} run={run} now={run.now} />
+        <VersionsAside lesson={taught} analysis={analysis} run={run} now={run.now} />
       </div>
+      <KeepTime lesson={taught} planned={lesson.plan} run={run} now={run.now} />
       <TeachBar run={run} now={run.now} />
     </main>
   );

@@ -2,7 +2,9 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { z } from 'zod';
 import { LiveEvent, nextOrder } from '@wrenfern/core/live/events';
 import { runClass, viewNow, type NowView, type RunState } from '@wrenfern/core/live/run-class';
-import type { Timeline } from '@wrenfern/core/plan/timing/timeline';
+import type { Analysis } from '@wrenfern/core';
+import { changesIn, planAsTaught, type LiveChange } from '@wrenfern/core/live/plan-as-taught';
+import type { Plan } from '@wrenfern/core/plan/plan';
 import type { EventsRead } from '../../data/use-classes.ts';
 import { ClassEvents, EventsTaken } from '@wrenfern/contract/classes';
 import { readJson } from '../../data/read-json.ts';
@@ -21,6 +23,11 @@ type Fresh = LiveEvent extends infer Event
 export interface Run {
   state: RunState;
   now: NowView | undefined;
+  /** The plan with what was changed on the way, and all that follows from it. */
+  plan: Plan;
+  analysis: Analysis;
+  /** What was changed on the way and stands, in turn. */
+  changes: LiveChange[];
   delivery: Delivery;
   /** What can't be delivered: kept on the device, to be saved as a file or forgotten. */
   setAside: readonly unknown[];
@@ -37,7 +44,9 @@ interface RunParts {
   classId: string;
   /** The saved plan on this screen. */
   revision: number;
-  timeline: Timeline;
+  plan: Plan;
+  /** Everything that follows from a plan. */
+  layOut: (plan: Plan) => Analysis;
   known: EventsRead;
   /** Another device began the class, perhaps with another plan. */
   onStarted: () => void;
@@ -47,7 +56,7 @@ interface RunParts {
  * The running class: what is pressed here and on other devices in, the moment out. What the line loses
  * is sent again; what others press arrives by itself.
  */
-export function useRun({ classId, revision, timeline, known, onStarted }: RunParts): Run {
+export function useRun({ classId, revision, plan, layOut, known, onStarted }: RunParts): Run {
   const seen = useSeen(known);
   const { events, record: press, ...delivered } = usePresses(classId, seen);
   const [nowMs, setNowMs] = useState(() => Date.now());
@@ -61,6 +70,10 @@ export function useRun({ classId, revision, timeline, known, onStarted }: RunPar
   );
   const start = useCallback(() => record({ type: 'start', revision }), [record, revision]);
   useFollow(classId, seen);
+  const changes = useMemo(() => changesIn(events), [events]);
+  const planNow = useMemo(() => planAsTaught(plan, events), [plan, events]);
+  const analysis = useMemo(() => layOut(planNow), [layOut, planNow]);
+  const { timeline } = analysis;
   useEffect(() => {
     const tick = setInterval(() => setNowMs(Date.now()), TICK_MS);
     return () => clearInterval(tick);
@@ -74,7 +87,17 @@ export function useRun({ classId, revision, timeline, known, onStarted }: RunPar
   useEffect(() => {
     if (isBegunElsewhere) onStarted();
   }, [isBegunElsewhere, onStarted]);
-  return { state, now, ...delivered, unread: seen.unread, record, start };
+  return {
+    state,
+    now,
+    plan: planNow,
+    analysis,
+    changes,
+    ...delivered,
+    unread: seen.unread,
+    record,
+    start,
+  };
 }
 
 /** What is pressed on this device: counted at once, delivered as the line allows. */
