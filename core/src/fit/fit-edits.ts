@@ -14,6 +14,8 @@ export interface FitEdit {
   /** The item that it changes; none where one is added. */
   itemId?: string;
   label: string;
+  /** The same where there is little room. */
+  brief: string;
   /** What it costs the class, in words. */
   why: string;
   edit: Edit;
@@ -78,6 +80,7 @@ function doses({ item, exercise, dose }: Worked, way: 'shorter' | 'longer'): Fit
       about: item.id,
       itemId: item.id,
       label: `${exercise.name}: ${sayAmount(dose, next)} in place of ${sayAmount(dose, now)}`,
+      brief: `${exercise.name}: ${sayAmount(dose, next)}`,
       why: `usual is ${least} to ${most}`,
       edit: { type: 'setDose', itemId: item.id, dose: withAmount(dose, next) },
       cost: FIT_COST.dose + (FIT_COST.doseAtEnd * Math.abs(next - now)) / Math.max(1, most - least),
@@ -120,6 +123,7 @@ function sets({ item, exercise, dose }: Worked, way: 'shorter' | 'longer'): FitE
       about: item.id,
       itemId: item.id,
       label: `${exercise.name}: ${next === 1 ? 'one set' : `${next} sets`} in place of ${dose.sets}`,
+      brief: `${exercise.name}: ${next === 1 ? 'once' : `${next} sets`}`,
       why: way === 'shorter' ? 'a set less of it' : 'once more, after a moment',
       edit: { type: 'setDose', itemId: item.id, dose: { ...dose, sets: next } },
       cost: FIT_COST.set,
@@ -135,6 +139,7 @@ function noRest({ item, exercise }: Worked): FitEdit[] {
       about: `${item.id} rest`,
       itemId: item.id,
       label: `No rest after ${exercise.name}`,
+      brief: `No rest after ${exercise.name}`,
       why: 'nobody gets their breath back there',
       edit: { type: 'setRest', itemId: item.id, restS: 0 },
       cost: FIT_COST.rest,
@@ -152,6 +157,7 @@ function shorterPause({ id, label, durationS }: PauseItem): FitEdit[] {
       about: id,
       itemId: id,
       label: `${label}: ${shorter} s in place of ${durationS} s`,
+      brief: `${label}: ${shorter} s`,
       why: 'half the time to talk or drink',
       edit: { type: 'setPause', itemId: id, label, durationS: shorter },
       cost: FIT_COST.pause,
@@ -173,6 +179,7 @@ function leftOut({ worked, plan }: RuleContext): FitEdit[] {
         about: item.id,
         itemId: item.id,
         label: `Leave ${exercise.name} out`,
+        brief: `Without ${exercise.name}`,
         why: other ? `${other.exercise.name} is much the same` : 'nothing else here is like it',
         edit: { type: 'removeItem', itemId: item.id },
         cost: FIT_COST.leaveOut + (other ? 0 : FIT_COST.onlyOne),
@@ -209,6 +216,7 @@ function added(context: RuleContext): FitEdit[] {
   return addWhereItFits(context, fresh).map(({ label, edit }) => ({
     about: label,
     label,
+    brief: label,
     why: 'where the class is in its position already',
     edit,
     cost: FIT_COST.add,

@@ -1,5 +1,7 @@
 import type { LiveEvent, PersonEvent } from '../live/events.ts';
 import { runClass, seenAt } from '../live/run-class.ts';
+import { changesIn } from '../live/plan-as-taught.ts';
+import type { LengthEdit } from '../plan/edits.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';
 
 /** Shorter stays are steps on the way to another item, not something taught. */
@@ -12,6 +14,8 @@ export interface LoggedItem {
   actualS: number;
   done: boolean;
   notes: string[];
+  /** What was changed of it on the way, in turn. */
+  changed: LengthEdit[];
   /** Options taken by people who moved up or down, by person id. */
   moved: ReadonlyMap<string, number>;
   /** What was seen in people, and what was tried, in turn. */
@@ -37,6 +41,7 @@ export function summariseClass(
 ): ClassSummary | undefined {
   const run = runClass(timeline, events, nowMs);
   if (run.startedAtMs === undefined) return undefined;
+  const changes = changesIn(events);
   const items = timeline.items.map((item): LoggedItem => {
     const actualMs = run.visits
       .filter((visit) => visit.itemId === item.itemId)
@@ -49,6 +54,7 @@ export function summariseClass(
       actualS,
       done: actualS >= PASSED_OVER_S,
       notes: run.notes.filter((note) => note.itemId === item.itemId).map((note) => note.text),
+      changed: changes.flatMap(({ edit }) => (edit.itemId === item.itemId ? [edit] : [])),
       moved: run.moved.get(item.itemId) ?? new Map<string, number>(),
       seen: seenAt(run, item.itemId),
     };

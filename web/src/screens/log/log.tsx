@@ -9,6 +9,8 @@ import {
 } from '@wrenfern/core/log/summarise-class';
 import { sayRemedy } from '@wrenfern/core/people/remedies';
 import { signOf } from '@wrenfern/core/people/signs';
+import { describeDose } from '@wrenfern/core/movement/dose';
+import type { LengthEdit } from '@wrenfern/core/plan/edits';
 import { itemsOf } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { useLesson } from '../../data/use-lesson.ts';
@@ -203,7 +205,8 @@ function Details({
     const tried = exercise ? sayRemedy(remedy, exercise) : remedy.kind;
     return `${nameOf.get(personId) ?? 'somebody'}: ${signOf(sign).seen}; ${tried}`;
   });
-  const lines = [...item.notes, ...moves, ...seen];
+  const changed = item.changed.map(changeWords);
+  const lines = [...item.notes, ...changed, ...moves, ...seen];
   if (lines.length === 0) return null;
   return (
     <ul className="font-normal text-soft">
@@ -212,6 +215,20 @@ function Details({
       ))}
     </ul>
   );
+}
+
+/** A change that was made on the way, in words. */
+function changeWords(edit: LengthEdit): string {
+  switch (edit.type) {
+    case 'removeItem':
+      return 'left out on the way';
+    case 'setDose':
+      return edit.dose ? `on the way: ${describeDose(edit.dose)}` : 'on the way: as usual';
+    case 'setRest':
+      return edit.restS === 0 ? 'no rest, on the way' : `rest ${edit.restS} s, on the way`;
+    case 'setPause':
+      return `on the way: ${edit.durationS} s`;
+  }
 }
 
 const EFFORTS = [

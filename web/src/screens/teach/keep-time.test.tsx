@@ -27,13 +27,14 @@ const { plan } = plain;
 const analysis = analyse(plan, builtInCatalogue, contextOf(plain));
 const { timeline } = analysis;
 
-/** The class at its second item, so many seconds in, with a length that it was announced for. */
-function show(elapsedS: number, targetS: number, changes: LiveChange[] = []) {
+/** The class at its second item, so many seconds into it, with a length that it was announced for. */
+function show(intoS: number, targetS: number, changes: LiveChange[] = []) {
   const press = (type: string, order: number, atMs: number, extra: object = {}) =>
     LiveEvent.parse({ id: `press-000${order}`, type, order, atMs, ...extra });
   const second = timeline.items[1]?.itemId;
-  const events = [press('start', 1, 0), press('goTo', 2, 10_000, { itemId: second })];
-  const state = runClass(timeline, events, elapsedS * 1000);
+  const startS = timeline.items[1]?.startS ?? 0;
+  const events = [press('start', 1, 0), press('goTo', 2, startS * 1000, { itemId: second })];
+  const state = runClass(timeline, events, (startS + intoS) * 1000);
   const now = viewNow(timeline, state);
   if (!now) throw new Error('not running');
   const lesson = { ...plain, plan: { ...plan, targetS } };
@@ -81,7 +82,7 @@ describe('keeping to the time', () => {
       edit: { type: 'removeItem', itemId: timeline.items[2]?.itemId ?? '' },
     };
     const { user, record } = show(20, timeline.totalS, [change]);
-    await user.click(await screen.findByRole('button', { name: /^Undo the change of / }));
+    await user.click(await screen.findByRole('button', { name: /^Undo: / }));
     expect(record).toHaveBeenCalledWith({ type: 'takeBack', eventId: 'press-0009' });
   });
 });

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { X } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { sayChange } from '@wrenfern/core/fit/fit-repairs';
@@ -33,32 +34,47 @@ interface KeepTimeProps {
 /** When the class would end late or early: what to change of what is still to come, one press each. */
 export function KeepTime({ lesson, planned, run, now }: KeepTimeProps) {
   const [hiddenAt, setHiddenAt] = useState<number>();
+  const [isListed, setListed] = useState(false);
   const lateS = now.endsAtS - lesson.plan.targetS;
   const isOff = lateS > LATE_S || (lateS < -EARLY_S && now.behindS < -LATE_S);
   const step = Math.round(lateS / STEP_S);
   const isHidden = hiddenAt !== undefined && Math.abs(step - hiddenAt) * STEP_S < LATE_S;
   const offers = useOffers({ lesson, run, now }, isOff && !isHidden ? step * STEP_S : 0);
-  const { changes } = run;
+  const changes = stillToCome(run.changes, planned, now.item.itemId);
   const isOffering = isOff && !isHidden && offers.length > 0;
   if (!isOffering && changes.length === 0) return null;
   return (
     <section
       aria-label="Keep to the time"
-      className="flex shrink-0 flex-wrap items-center gap-2 border-t border-line bg-leaf px-4 py-2 text-lg max-sm:px-2 max-sm:text-base"
+      className="flex shrink-0 items-center gap-2 border-t border-line bg-leaf px-4 py-1.5 text-lg max-sm:flex-wrap max-sm:px-2"
     >
       {isOffering ? (
         <>
-          <p role="status" className={lateS > 0 ? 'text-copper' : 'text-fern'}>
-            Ends {showClock(Math.abs(lateS))} {lateS > 0 ? 'late' : 'early'}.
+          <p role="status" className={clsx('shrink-0', lateS > 0 ? 'text-copper' : 'text-fern')}>
+            Ends {showClock(Math.abs(lateS))} {lateS > 0 ? 'late' : 'early'}
           </p>
-          {offers.map((offer) => (
-            <Offer key={offer.label} offer={offer} run={run} />
-          ))}
+          <Button
+            className="min-h-11 sm:hidden"
+            aria-expanded={isListed}
+            onClick={() => setListed(!isListed)}
+          >
+            {lateS > 0 ? 'Shorten' : 'Add'}
+          </Button>
+          <div
+            className={clsx(
+              'flex min-w-0 gap-2 max-lg:[&>:nth-child(3)]:hidden max-sm:order-last max-sm:w-full max-sm:flex-col max-sm:[&>:nth-child(3)]:flex',
+              !isListed && 'max-sm:hidden',
+            )}
+          >
+            {offers.map((offer) => (
+              <Offer key={offer.label} offer={offer} run={run} />
+            ))}
+          </div>
           <button
             type="button"
             aria-label="Not now"
             onClick={() => setHiddenAt(step)}
-            className="grid size-11 place-items-center rounded-lg hover:bg-mist"
+            className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-mist"
           >
             <X size={20} aria-hidden />
           </button>
@@ -74,13 +90,20 @@ function Offer({ offer, run }: { offer: TimedFitEdit; run: Run }) {
   if (!edit.success) return null;
   return (
     <Button
-      className="min-h-11 text-left max-sm:w-full"
+      className="min-h-11 min-w-0 justify-start"
+      title={`${offer.label}: ${offer.why}`}
       onClick={() => run.record({ type: 'change', edit: edit.data })}
     >
-      {offer.label}
-      <span className="ml-2 text-soft">{sayChange(offer.seconds)}</span>
+      <span className="truncate">{offer.brief}</span>
+      <span className="ml-auto shrink-0 text-soft">{sayChange(offer.seconds)}</span>
     </Button>
   );
+}
+
+/** What was changed of items that are still to come: only that can be taken back. */
+function stillToCome(changes: readonly LiveChange[], planned: Plan, itemId: string): LiveChange[] {
+  const items = itemsOf(planned).map(({ id }) => id);
+  return changes.filter(({ edit }) => items.indexOf(edit.itemId) > items.indexOf(itemId));
 }
 
 /** The last change of the class, back again by one press. */
@@ -96,10 +119,10 @@ function Undo({
   return (
     <Button
       look="quiet"
-      className="min-h-11"
+      className="ml-auto min-h-11 shrink-0"
       onClick={() => run.record({ type: 'takeBack', eventId: last.id })}
     >
-      Undo the change{name ? ` of ${name}` : ''}
+      Undo{name ? `: ${name}` : ''}
     </Button>
   );
 }
