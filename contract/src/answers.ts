@@ -49,6 +49,7 @@ import {
   StudioSettings,
   Team,
   TeamMember,
+  TaughtParts,
 } from './studio.ts';
 
 /** What a route answers when it does what was asked. */
@@ -140,6 +141,7 @@ export const ANSWERS = {
   'GET /studio': read(StudioSettings),
   'PATCH /studio': read(StudioSettings),
   'GET /studio/room': read(NearlyFull),
+  'GET /studio/taught': read(TaughtParts),
   'GET /studio/desk': read(DeskState),
   'POST /studio/desk': made(DeskSecret),
   'DELETE /studio/desk': DONE,

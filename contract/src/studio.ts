@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LoggedParts } from '@wrenfern/core/log/logged-parts';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
 import { OwnBounds } from '@wrenfern/core/people/own-bounds';
@@ -125,3 +126,9 @@ export const LookedInto = z.object({
   replaces: Replaced,
 });
 export type LookedInto = z.infer<typeof LookedInto>;
+
+/** The last taught classes with what took how long in them, newest first: what a pace is learned from. */
+export const TaughtParts = z.object({
+  classes: z.array(z.object({ title: z.string(), day: z.string(), parts: z.array(LoggedParts) })),
+});
+export type TaughtParts = z.infer<typeof TaughtParts>;

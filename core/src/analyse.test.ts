@@ -58,6 +58,7 @@ describe('analyse', () => {
       teachingFactor: 1,
       workFactor: 1,
       tempoFactors: {},
+      classes: 0,
     };
     const slow = analyse(plan, catalogue, context({ pace })).timeline;
     const plain = analyse(plan, catalogue, context()).timeline;

@@ -12,12 +12,12 @@ import { builtInCatalogue as catalogue } from './index.ts';
  * 8 more for a first repetition. Each sum may be off by the halves that are rounded.
  */
 
+const plain = { sets: 1, sides: 'none', directions: 1 } as const;
 const times = (count: number, sides: Dose['sides'] = 'none'): Dose => ({
+  ...plain,
   kind: 'repetitions',
   count,
-  sets: 1,
   sides,
-  directions: 1,
 });
 
 function expectSeconds(plan: Plan, byHand: readonly number[]) {
@@ -39,7 +39,10 @@ describe('a stretch of class, worked by hand', () => {
       [
         'All',
         [
-          exercise('breath-three-way', { options: [2], dose: { ...times(6), kind: 'breaths' } }),
+          exercise('breath-three-way', {
+            options: [2],
+            dose: { ...plain, kind: 'breaths', count: 6 },
+          }),
           exercise('pelvic-tilt', { options: [2], dose: times(8) }),
           exercise('bridge-roll', { options: [3], dose: times(5) }),
           exercise('knee-fold', { options: [2], dose: times(4, 'alternating') }),
@@ -67,7 +70,10 @@ describe('a stretch of class, worked by hand', () => {
           exercise('side-leg-lift', { options: [1], dose: times(10, 'each') }),
           exercise('clam', { options: [2], dose: times(10, 'each') }),
           exercise('cat-cow', { dose: times(5) }),
-          exercise('plank', { options: [2], dose: { ...times(1), kind: 'hold', holdS: 30 } }),
+          exercise('plank', {
+            options: [2],
+            dose: { ...plain, kind: 'hold', holdS: 30, count: 1 },
+          }),
         ],
       ],
     ]);

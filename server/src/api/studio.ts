@@ -12,6 +12,7 @@ export async function studioOf(studioId: string): Promise<Studio> {
   if (!studio) throw new ApiError('not-found');
   return studio;
 }
+import { taughtParts } from './taught-parts.ts';
 
 /** The studio itself: its cupboard, its pace, its schools. */
 export function studioRouter() {
@@ -38,6 +39,9 @@ export function studioRouter() {
   on('GET /studio/room', async (_request, member) => {
     return { nearly: await nearlyFull(member) };
   });
+
+  /** What a pace can be learned from. */
+  on('GET /studio/taught', async (_request, { studioId }) => taughtParts(await studioOf(studioId)));
 
   /** A code with which somebody may set up a studio of their own on this server. */
   on('POST /studio/invitations', async (_request, member) => {

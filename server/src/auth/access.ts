@@ -89,6 +89,7 @@ export const ACCESS = {
   'GET /studio': ALL,
   'PATCH /studio': OWNER,
   'GET /studio/room': STAFF,
+  'GET /studio/taught': STAFF,
   'GET /studio/desk': STAFF,
   'POST /studio/desk': OWNER,
   'DELETE /studio/desk': OWNER,

@@ -71,6 +71,7 @@ describe('migrate', () => {
         teachingFactor: 1,
         workFactor: 1,
         tempoFactors: { turn: 0.9 },
+        classes: 0,
       },
     });
     const read = await Studio.findByPk(made.id);

@@ -204,7 +204,7 @@ export const TIMED_SETS: Plan = plan(
         exercise('knees-to-chest', { options: [1, 2] }),
         exercise('hamstring-strap', { options: [1, 2] }),
         exercise('figure-four', { options: [1, 2] }),
-        exercise('final-rest', { dose: free(120) }),
+        exercise('final-rest', { dose: free(165) }),
         exercise('return-to-sitting', { options: [1] }),
       ],
     ],

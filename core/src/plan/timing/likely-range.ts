@@ -1,4 +1,4 @@
-import { SPREAD } from './pace.ts';
+import { LEARNING, SPREAD, weightOf } from './pace.ts';
 import type { LikelyRange, TimedItem, Varies } from './timeline.ts';
 
 /** Standard normal quantile at 90 %: 80 % lies between minus and plus this. */
@@ -11,18 +11,18 @@ const LESSON = { share: 0.2, wider: 2 } as const;
  * The 80 % range of the total. How quick a teacher works, and how long words and set-up take, is shared by the whole
  * class; besides each item has its own: var = (t W)² + (t B)² + Σ (i work)² + Σ 6 b, with W the repetition work and B
  * the words and set-up, in seconds. What the clock decides hardly varies. Wider where the plan leaves the breath open,
- * and in a lesson, whose explanations run as they will.
+ * and in a lesson, whose explanations run as they will; narrower the more
+ * `classes` of this teacher were learned from.
  */
-export function likelyRange(items: readonly TimedItem[], totalS: number): LikelyRange {
+export function likelyRange(items: readonly TimedItem[], totalS: number, classes = 0): LikelyRange {
   const stated = secondsOf(items, 'work');
   const open = secondsOf(items, 'open work');
   const words = secondsOf(items, 'words');
   const clock = secondsOf(items, 'clock');
   const openShare = open / Math.max(1, stated + open);
-  const { work } = SPREAD;
-  const ofWork = work.teacher * stated + work.unknownTeacher * open;
-  const wordsShare =
-    SPREAD.words.teacher + (SPREAD.words.unknownTeacher - SPREAD.words.teacher) * openShare;
+  const teacher = teacherSpread(classes);
+  const ofWork = teacher.work * stated + teacher.openWork * open;
+  const wordsShare = teacher.words + (teacher.openWords - teacher.words) * openShare;
   const ofItems = items.reduce((sum, item) => sum + itemVariance(item), 0);
   const variance =
     ofWork ** 2 + (wordsShare * words) ** 2 + (SPREAD.clocked * clock) ** 2 + ofItems;
@@ -34,6 +34,20 @@ export function likelyRange(items: readonly TimedItem[], totalS: number): Likely
     highS: Math.round(totalS + half),
     standardDeviationS: Math.round(standardDeviationS),
     reason: reasonFor(openShare, isLesson),
+  };
+}
+
+/** How far a teacher of so many logged classes still lies from what is forecast: `t √(1 − w)`. */
+function teacherSpread(classes: number) {
+  const left = (spread: number, of: { t: number; s: number }, least: number) =>
+    Math.max(Math.min(least, spread), spread * Math.sqrt(1 - weightOf(classes, of)));
+  const { work, words } = SPREAD;
+  const { least } = LEARNING;
+  return {
+    work: left(work.teacher, LEARNING.work, least.work),
+    openWork: left(work.unknownTeacher, LEARNING.openWork, least.work),
+    words: left(words.teacher, LEARNING.words, least.words),
+    openWords: left(words.unknownTeacher, LEARNING.words, least.words),
   };
 }
 

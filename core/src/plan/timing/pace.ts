@@ -135,6 +135,19 @@ export const SPREAD = {
   clocked: 0.03,
 } as const;
 
+/**
+ * What is believed of logged classes, in logarithms: `t` between teachers, `s` from one class of a teacher to the next
+ * (for a kind: from item to item). Common practice.
+ */
+export const LEARNING = {
+  words: { t: 0.36, s: 0.21 },
+  work: { t: 0.1, s: 0.13 },
+  openWork: { t: 0.25, s: 0.14 },
+  kind: { t: 0.2, s: 0.4 },
+  /** However many classes: no teacher is more regular than that. */
+  least: { work: 0.05, words: 0.12 },
+} as const;
+
 const factor = z.number().min(0.3).max(3);
 
 /** A teacher's own pace; every factor multiplies the common figure. */
@@ -145,6 +158,8 @@ export const Pace = z.strictObject({
   /** Of everything that is counted, before the kinds that have their own. */
   workFactor: factor.default(1),
   tempoFactors: z.partialRecord(z.enum(TEMPOS), factor).default({}),
+  /** Taught classes that it was learned from: the more, the narrower the likely range. */
+  classes: z.number().int().min(0).max(1000).default(0),
 });
 export type Pace = z.infer<typeof Pace>;
 
@@ -154,6 +169,7 @@ export const STEADY_PACE: Pace = {
   teachingFactor: 1,
   workFactor: 1,
   tempoFactors: {},
+  classes: 0,
 };
 
 const TALK = { quick: 0.6, steady: 1, unhurried: 1.5 } as const satisfies Record<
@@ -164,4 +180,9 @@ const TALK = { quick: 0.6, steady: 1, unhurried: 1.5 } as const satisfies Record
 /** On words and on set-up: who talks little moves on quickly too. Common practice. */
 export function talkFactor({ teaching }: Pace): number {
   return TALK[teaching];
+}
+
+/** How far so many classes are believed: `k / (k + s² / t²)`. */
+export function weightOf(count: number, { t, s }: { t: number; s: number }): number {
+  return count === 0 ? 0 : count / (count + (s * s) / (t * t));
 }

@@ -72,7 +72,7 @@ export function timePlan(plan: Plan, catalogue: Catalogue, context: TimingContex
     totalS: walk.atS,
     targetS: plan.targetS,
     overS: walk.atS - plan.targetS,
-    likely: likelyRange(items, walk.atS),
+    likely: likelyRange(items, walk.atS, walk.pace.classes),
     segments,
     items,
   };
@@ -122,6 +122,7 @@ function layOutExercise(segmentId: string, walk: Walk): TimedItem {
     name: exercise.name,
     exercise: exercise.slug,
     option: option.number,
+    tempo: kindOfPace(item, exercise, option),
     position: stance.position,
     endPosition: stance.endPosition,
     ...bodyOf(exercise, option),

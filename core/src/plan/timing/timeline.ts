@@ -1,4 +1,4 @@
-import type { Position, Side, SpineMove } from '../../movement/vocabulary.ts';
+import type { Position, Side, SpineMove, Tempo } from '../../movement/vocabulary.ts';
 
 export type PartKind =
   'set-up' | 'teaching' | 'work' | 'side-change' | 'set-rest' | 'rest' | 'pause';
@@ -39,6 +39,8 @@ export interface TimedItem {
   exercise?: string;
   /** The option whose props, place and effort the group is shown. */
   option?: number;
+  /** The kind of repetition that it is done in. */
+  tempo?: Tempo;
   position?: Position;
   endPosition?: Position;
   moves: readonly SpineMove[];

@@ -13,6 +13,7 @@ import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { DeskPart } from './desk-part.tsx';
 import { MachinesPart } from './machines-part.tsx';
 import { OwnNumbersPart } from './own-numbers-part.tsx';
+import { PacePart } from './pace-part.tsx';
 import { SchoolsPart } from './schools-part.tsx';
 import { TeamPart } from './team-part.tsx';
 import { WholeStudio } from './whole-studio.tsx';
@@ -84,55 +85,6 @@ function CupboardPart({ studio, isOwner }: { studio: StudioSettings; isOwner: bo
             onChange={(count) => void change({ cupboard: { ...studio.cupboard, [prop]: count } })}
           />
         ))}
-      </fieldset>
-    </section>
-  );
-}
-
-const SPEEDS = [
-  { value: 'quick', name: 'quick: few words' },
-  { value: 'steady', name: 'steady' },
-  { value: 'unhurried', name: 'unhurried: many words' },
-] as const;
-
-function PacePart({ studio, isOwner }: { studio: StudioSettings; isOwner: boolean }) {
-  const change = useStudioChange();
-  const { pace } = studio;
-  return (
-    <section aria-label="Pace">
-      <h2 className="text-xl">Pace</h2>
-      <p className="mb-3 text-soft">
-        Common figures, changed to how you teach. 100 is the common figure.
-      </p>
-      <fieldset disabled={!isOwner} className="flex flex-col gap-2">
-        <Select
-          label="Teaching"
-          value={pace.teaching}
-          choices={SPEEDS}
-          onChange={(teaching) => void change({ pace: { ...pace, teaching } })}
-        />
-        <div className="grid grid-cols-2 gap-2">
-          <Stepper
-            label="set-up"
-            unit="%"
-            value={Math.round(pace.setUpFactor * 100)}
-            min={30}
-            max={300}
-            step={5}
-            onChange={(percent) => void change({ pace: { ...pace, setUpFactor: percent / 100 } })}
-          />
-          <Stepper
-            label="words"
-            unit="%"
-            value={Math.round(pace.teachingFactor * 100)}
-            min={30}
-            max={300}
-            step={5}
-            onChange={(percent) =>
-              void change({ pace: { ...pace, teachingFactor: percent / 100 } })
-            }
-          />
-        </div>
       </fieldset>
     </section>
   );
