@@ -74,22 +74,27 @@ module.exports = {
     none(
       'ground-floor',
       '^core/src/movement/',
-      '^core/src/(body|plan|people|room|review|search|live|log|draft)/',
+      '^core/src/(body|plan|people|room|review|search|fit|live|log|draft)/',
       'movement is the ground floor',
     ),
     none(
       'first-floor',
       '^core/src/(body|plan|people)/',
-      '^core/src/(review|search|live|log|draft)/',
+      '^core/src/(review|search|fit|live|log|draft)/',
       'first floor',
     ),
     none(
       'room-floor',
       '^core/src/room/',
-      '^core/src/(review|search|live|log|draft)/',
+      '^core/src/(review|search|fit|live|log|draft)/',
       'room stands below order',
     ),
-    none('draft-stands-on-order', '^core/src/review/', '^core/src/draft/', 'order knows no draft'),
+    none(
+      'draft-stands-on-order',
+      '^core/src/review/',
+      '^core/src/(draft|fit)/',
+      'order knows no draft and no fit',
+    ),
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

@@ -108,9 +108,6 @@ export const SET_UP = {
   betweenHoldsS: 5,
 } as const;
 
-/** A prop that was in use this many items ago, in the same position, is still at hand. */
-export const PROP_AT_HAND = 3;
-
 /** Seconds of words before the first repetition. All figures are common practice. */
 export const TEACHING = {
   againS: 1,

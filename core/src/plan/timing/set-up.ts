@@ -3,8 +3,11 @@ import type { PropUse } from '../../movement/exercise.ts';
 import { changedParts, springWords, type Gear, type GearPart } from '../../movement/gear.ts';
 import type { Position } from '../../movement/vocabulary.ts';
 import { GEAR_SECONDS, type GearSeconds } from './gear-seconds.ts';
-import { PROP_AT_HAND, SET_UP } from './pace.ts';
+import { SET_UP } from './pace.ts';
 import type { Stance } from './stance.ts';
+
+/** A prop that was in use this many items ago, in the same position, is still at hand. Common practice. */
+export const WITHIN_REACH = 3;
 
 /** What stands near an item: the stances of the items before it, nearest last, and behind it, nearest first. */
 export interface Nearby {
@@ -143,7 +146,7 @@ function propsTaken(earlier: readonly Stance[], after: Stance): Cost[] {
 
 /** The last items that were done in this position, without another between. */
 function stillHere(earlier: readonly Stance[], position: Position): Stance[] {
-  const last = earlier.slice(-PROP_AT_HAND);
+  const last = earlier.slice(-WITHIN_REACH);
   const elsewhere = last.findLastIndex((stance) => stance.endPosition !== position);
   return last.slice(elsewhere + 1);
 }
@@ -155,7 +158,7 @@ function propsPutDown(
   behind: readonly Stance[],
 ): Cost[] {
   if (!before || after.isWayUp || before.endPosition !== after.position) return [];
-  const next = behind.slice(0, PROP_AT_HAND);
+  const next = behind.slice(0, WITHIN_REACH);
   const elsewhere = next.findIndex(({ position }) => position !== after.position);
   const soon = elsewhere < 0 ? next : next.slice(0, elsewhere);
   return before.props.flatMap(({ prop }) => {

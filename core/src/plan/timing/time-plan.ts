@@ -8,7 +8,7 @@ import { GEAR_SECONDS, type GearSeconds } from './gear-seconds.ts';
 import { likelyRange } from './likely-range.ts';
 import { SET_UP, STEADY_PACE, talkFactor, type Pace } from './pace.ts';
 import { prepareItems, type Prepared } from './prepared.ts';
-import { isTwin, machineChanges, setUpBetween, type Nearby } from './set-up.ts';
+import { isTwin, machineChanges, WITHIN_REACH, setUpBetween, type Nearby } from './set-up.ts';
 import type { TimedItem, TimedPart, Timeline } from './timeline.ts';
 import { firstMoreS, wordsBefore, type Telling } from './words-before.ts';
 import { workParts, type LoosePart } from './work.ts';
@@ -107,8 +107,8 @@ function layOutExercise(segmentId: string, walk: Walk): TimedItem {
   if (!prepared) throw new Error('an item that was not prepared');
   const { item, exercise, option, dose, stance } = prepared;
   const nearby: Nearby = {
-    before: all.slice(0, index).map((each) => each.left),
-    behind: all.slice(index + 1).map((each) => each.stance),
+    before: all.slice(Math.max(0, index - WITHIN_REACH), index).map((each) => each.left),
+    behind: all.slice(index + 1, index + 1 + WITHIN_REACH).map((each) => each.stance),
   };
   const telling = tellingOf(prepared, nearby, walk);
   const before = insideChange(walk, prepared, [
