@@ -43,7 +43,12 @@ const owner = await setUpStudio(one.base, said);
 
 async function memberAt(base: string): Promise<Client> {
   const client = createClient(base);
-  const answer = await client.send('POST', '/session', OWNER);
+  let answer = await client.send('POST', '/session', OWNER);
+  // Busy with the start of everything: it says so, and is asked again.
+  for (let turn = 0; answer.status === 503 && turn < 20; turn += 1) {
+    await pause(500);
+    answer = await client.send('POST', '/session', OWNER);
+  }
   if (answer.status !== 204) throw new Error(`signing in answered ${answer.status}`);
   return client;
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { analyse } from '@wrenfern/core';
 import { aidedOption, MOST_AIDS } from '@wrenfern/core/body/aids/aided-option';
 import { AID_IDS, aidOf, type AidId } from '@wrenfern/core/body/aids/aids';
 import { optionOf, type Option } from '@wrenfern/core/movement/exercise';
@@ -492,6 +493,34 @@ describe('supports', () => {
       }),
       RUNS,
     );
+  });
+
+  it('that the studio has not are told, each with what stands in for it', () => {
+    const helped = new Set<string>();
+    const few = fc.uniqueArray(exercises, {
+      minLength: 4,
+      maxLength: 8,
+      selector: ({ slug }) => slug,
+    });
+    fc.assert(
+      fc.property(few, levels, entries, (chosen, level, cautions) => {
+        const items = chosen
+          .filter(({ machine }) => machine === 'mat')
+          .map(({ slug }) => ({ kind: 'exercise', id: slug, exercise: slug }));
+        const segments = [{ id: 'all', name: 'All', items }];
+        const plan = Plan.parse({ format: 'wrenfern-plan/1', title: 'T', targetS: 1800, segments });
+        const person = { ...Person.parse({ id: 'one', name: 'One', level }), cautions };
+        const context = { attendees: [{ person }], cupboard: {}, day: DAY };
+        for (const need of analyse(plan, builtInCatalogue, context).props) {
+          expect([need.prop, need.short]).toEqual([need.prop, need.inAll]);
+          expect(need.standsIn).not.toBe('');
+          helped.add(need.prop);
+        }
+      }),
+      { ...RUNS, numRuns: 60 },
+    );
+    // What lies under knees and heads comes from supports alone.
+    expect([...helped]).toEqual(expect.arrayContaining(['pad', 'towel']));
   });
 
   it('never raise what they relieve by a factor', () => {

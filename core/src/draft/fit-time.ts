@@ -1,4 +1,4 @@
-import type { Dose } from '../movement/dose.ts';
+import { doseAmount, withDoseAmount, type Dose } from '../movement/dose.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import type { ExerciseItem, Plan } from '../plan/plan.ts';
 import { rulesOf } from '../plan/schools.ts';
@@ -55,17 +55,9 @@ function stepDose(
 ): { dose: Dose; room: number } | undefined {
   if (dose.kind === 'timed' || dose.kind !== exercise.dose.kind) return undefined;
   const { least, most } = exercise.usual;
-  const amount =
-    dose.kind === 'hold' ? dose.holdS : dose.kind === 'free' ? dose.durationS : dose.count;
+  const amount = doseAmount(dose);
   const next = amount + direction * STEP[dose.kind];
   if (next < least || next > most) return undefined;
   const room = (direction > 0 ? most - amount : amount - least) / Math.max(1, most - least);
-  switch (dose.kind) {
-    case 'hold':
-      return { dose: { ...dose, holdS: next }, room };
-    case 'free':
-      return { dose: { ...dose, durationS: next }, room };
-    default:
-      return { dose: { ...dose, count: next }, room };
-  }
+  return { dose: withDoseAmount(dose, next), room };
 }

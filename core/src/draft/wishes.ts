@@ -3,6 +3,9 @@ import { DIRECTIONS } from '../movement/directions.ts';
 import { BodyPart, Foundation, Prop, SLUG } from '../movement/vocabulary.ts';
 import { PlanDetails } from '../plan/plan.ts';
 
+/** Nothing shorter is drafted. */
+export const SHORTEST_S = 300;
+
 const slugs = z.array(SLUG).max(200);
 
 /** What a teacher wishes a class to be; everything but length and school may be left open. */
@@ -11,7 +14,8 @@ export const DraftWishes = z.strictObject({
   title: PlanDetails.shape.title.default('A new class'),
   machine: PlanDetails.shape.machine.default('mat'),
   school: PlanDetails.shape.school.default('foundations-first'),
-  targetS: PlanDetails.shape.targetS,
+  /** An arrival, something and a close take five minutes at least. */
+  targetS: PlanDetails.shape.targetS.min(SHORTEST_S, 'at least 5 minutes'),
   /** What the class is about: each takes a good share of it. */
   foundations: z.array(Foundation).max(4).default([]),
   directions: z.array(z.enum(DIRECTIONS)).max(6).default([]),

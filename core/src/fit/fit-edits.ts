@@ -1,4 +1,4 @@
-import type { Dose } from '../movement/dose.ts';
+import { doseAmount, withDoseAmount, type Dose } from '../movement/dose.ts';
 import { closingRank, type Exercise } from '../movement/exercise.ts';
 import type { Edit } from '../plan/edits.ts';
 import type { PauseItem } from '../plan/plan.ts';
@@ -70,7 +70,7 @@ function doses({ item, exercise, dose }: Worked, way: 'shorter' | 'longer'): Fit
   // Letting go is what gets lost when a class runs late.
   if (way === 'shorter' && exercise.family === 'release') return [];
   const { least, most } = exercise.usual;
-  const now = amountOf(dose);
+  const now = doseAmount(dose);
   const used = dose.kind === 'hold' || dose.kind === 'free' ? USED_SECONDS : USED_COUNTS;
   const steps = new Set([least, ...used, most]);
   return [...steps]
@@ -82,32 +82,10 @@ function doses({ item, exercise, dose }: Worked, way: 'shorter' | 'longer'): Fit
       label: `${exercise.name}: ${sayAmount(dose, next)} in place of ${sayAmount(dose, now)}`,
       brief: `${exercise.name}: ${sayAmount(dose, next)}`,
       why: `usual is ${least} to ${most}`,
-      edit: { type: 'setDose', itemId: item.id, dose: withAmount(dose, next) },
+      edit: { type: 'setDose', itemId: item.id, dose: withDoseAmount(dose, next) },
       cost: FIT_COST.dose + (FIT_COST.doseAtEnd * Math.abs(next - now)) / Math.max(1, most - least),
       changesContent: false,
     }));
-}
-
-function amountOf(dose: Exclude<Dose, { kind: 'timed' }>): number {
-  switch (dose.kind) {
-    case 'hold':
-      return dose.holdS;
-    case 'free':
-      return dose.durationS;
-    default:
-      return dose.count;
-  }
-}
-
-function withAmount(dose: Exclude<Dose, { kind: 'timed' }>, amount: number): Dose {
-  switch (dose.kind) {
-    case 'hold':
-      return { ...dose, holdS: amount };
-    case 'free':
-      return { ...dose, durationS: amount };
-    default:
-      return { ...dose, count: amount };
-  }
 }
 
 function sayAmount(dose: Dose, amount: number): string {

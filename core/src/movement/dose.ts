@@ -37,6 +37,33 @@ export function isTwoSided(dose: Dose): boolean {
   return dose.sides === 'each' || dose.sides === 'alternating';
 }
 
+/** A dose whose amount can be made more or less; timed sets follow the clock. */
+export type ScaledDose = Exclude<Dose, { kind: 'timed' }>;
+
+/** How much of it: repetitions, breaths, or seconds of a hold or of free time. */
+export function doseAmount(dose: ScaledDose): number {
+  switch (dose.kind) {
+    case 'hold':
+      return dose.holdS;
+    case 'free':
+      return dose.durationS;
+    default:
+      return dose.count;
+  }
+}
+
+/** The same dose with another amount. */
+export function withDoseAmount(dose: ScaledDose, amount: number): Dose {
+  switch (dose.kind) {
+    case 'hold':
+      return { ...dose, holdS: amount };
+    case 'free':
+      return { ...dose, durationS: amount };
+    default:
+      return { ...dose, count: amount };
+  }
+}
+
 /** The dose in words, e.g. "5 each side", "45 s on, 15 s to change". */
 export function describeDose(dose: Dose): string {
   const amount = describeAmount(dose);

@@ -82,11 +82,11 @@ export const PlanDetails = z.strictObject({
   title,
   machine: Machine,
   school: School,
-  /** How long the class may last. */
+  /** How long it may last: a routine of a minute, or a class of three hours. */
   targetS: z
     .number('say how long it lasts')
     .int()
-    .min(300, 'at least 5 minutes')
+    .min(60, 'at least a minute')
     .max(10800, 'at most 3 hours'),
   /** How it is led; left out where the teacher has not said. */
   style: ClassStyle.optional(),

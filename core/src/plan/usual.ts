@@ -48,7 +48,7 @@ export function schoolDose(
     const { onS, offS } = wanted;
     return { kind: 'timed', onS, offS, rounds: 1, sets: dose.sets, sides, directions: 1 };
   }
-  if (tempo === 'pulse') return dose;
+  if (tempo === 'pulse' || tempo === 'quick') return dose;
   const { least, most } = exercise.usual;
   const inSchool = Math.min(wanted.most, Math.max(wanted.least, dose.count));
   return { ...dose, count: Math.min(most, Math.max(least, inSchool)) };

@@ -14,6 +14,11 @@ export function searchWorker(): Remote<SearchWorker> {
   return remote;
 }
 
+/** Another that answers the same, where a browser has no workers. */
+export function searchWith(worker: Remote<SearchWorker>): void {
+  remote = worker;
+}
+
 /** What a search knows of a class. */
 export function searchContext(lesson: WholeClass, own: readonly Exercise[]): SearchContext {
   const { pace, familiar } = contextOf(lesson);

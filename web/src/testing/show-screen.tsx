@@ -8,6 +8,7 @@ import { toast, Toaster } from 'sonner';
 import { SWRConfig } from 'swr';
 import { afterAll, afterEach, beforeAll } from 'vitest';
 import type { Session } from '@wrenfern/contract/account';
+import { searchHere } from './search-here.ts';
 
 /** A request as it reached the stand-in for the server. */
 export interface Sent {
@@ -24,7 +25,10 @@ configure({ getElementError: (message) => new Error(message?.slice(0, 300) ?? ''
 
 /** For every file that shows screens: the server's stand-in, and a clean page between tests. */
 export function standInForServer(): void {
-  beforeAll(() => server.listen({ onUnhandledRequest: 'error' }));
+  beforeAll(() => {
+    server.listen({ onUnhandledRequest: 'error' });
+    searchHere();
+  });
   afterEach(() => {
     server.resetHandlers();
     toast.dismiss();

@@ -130,6 +130,7 @@ function secondsToMove(from: Position, to: Position): number {
 
 /** What is taken up. What was in use a moment ago, in this position, is still where it was. */
 function propsTaken(earlier: readonly Stance[], after: Stance): Cost[] {
+  if (after.props.length === 0) return [];
   const held = earlier.at(-1)?.props ?? [];
   const atHand = [...held, ...stillHere(earlier, after.position).flatMap(({ props }) => props)];
   return after.props.flatMap((use) => {
@@ -158,6 +159,7 @@ function propsPutDown(
   behind: readonly Stance[],
 ): Cost[] {
   if (!before || after.isWayUp || before.endPosition !== after.position) return [];
+  if (before.props.length === 0) return [];
   const next = behind.slice(0, WITHIN_REACH);
   const elsewhere = next.findIndex(({ position }) => position !== after.position);
   const soon = elsewhere < 0 ? next : next.slice(0, elsewhere);

@@ -308,7 +308,7 @@ function When({ form }: { form: Form }) {
         <TextField
           label="Length in minutes"
           type="number"
-          min={5}
+          min={1}
           max={180}
           error={errors.targetS?.message}
           {...form.register('targetS', { valueAsNumber: true })}

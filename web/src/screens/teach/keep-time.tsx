@@ -51,7 +51,7 @@ export function KeepTime({ lesson, planned, run, now }: KeepTimeProps) {
       {isOffering ? (
         <>
           <p role="status" className={clsx('shrink-0', lateS > 0 ? 'text-copper' : 'text-fern')}>
-            Ends {showClock(Math.abs(lateS))} {lateS > 0 ? 'late' : 'early'}
+            Ends about {showClock(Math.abs(step * STEP_S))} {lateS > 0 ? 'late' : 'early'}
           </p>
           <Button
             className="min-h-11 sm:hidden"

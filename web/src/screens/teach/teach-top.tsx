@@ -1,5 +1,5 @@
 import { clsx } from 'clsx';
-import { CloudOff, Maximize, X } from 'lucide-react';
+import { Bell, BellOff, CloudOff, Maximize, X } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { showClock } from '@wrenfern/core/plan/show-time';
@@ -8,6 +8,7 @@ import type { WholeClass } from '@wrenfern/contract/classes';
 import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 import { saveFile } from '../../parts/save-file.ts';
+import { useChime } from './use-chime.ts';
 import type { Run } from './use-run.ts';
 
 /** Behind or ahead by less than this is on time. */
@@ -24,6 +25,7 @@ export function TeachTop({
   run: Run;
 }) {
   const { now, state } = run;
+  const chime = useChime(now);
   if (!now) return null;
   const reached = now.item.startS + Math.min(now.itemElapsedS, now.item.durationS);
   return (
@@ -41,6 +43,16 @@ export function TeachTop({
       <Pace behindS={now.behindS} endsAtS={now.endsAtS} targetS={timeline.targetS} />
       <DeliveryState run={run} />
       <p className="max-w-48 truncate text-soft max-md:hidden">{lesson.title}</p>
+      <button
+        type="button"
+        aria-pressed={chime.isOn}
+        aria-label="A soft tone when a hold or a timed set is over"
+        title="A soft tone when a hold or a timed set is over"
+        onClick={chime.toggle}
+        className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-mist"
+      >
+        {chime.isOn ? <Bell size={20} aria-hidden /> : <BellOff size={20} aria-hidden />}
+      </button>
       {document.fullscreenEnabled ? (
         <button
           type="button"

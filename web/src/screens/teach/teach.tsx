@@ -25,6 +25,7 @@ import { useBegin, type Begin } from './use-begin.ts';
 import { useRun } from './use-run.ts';
 import { useTeachKeys } from './teach-keys.ts';
 import { VersionsAside } from './versions-aside.tsx';
+import { WhoComes } from './who-comes.tsx';
 
 /** Full screen, dark in any theme: a room is taught in low light, at arm's length. */
 export function Component() {
@@ -179,6 +180,7 @@ function Before({
         {minutes(lesson.plan.targetS)}, {lesson.attendees.length} coming.
       </p>
       <LayOut lesson={lesson} analysis={analysis} />
+      <WhoComes lesson={lesson} analysis={analysis} />
       {isFar ? (
         <p role="note" className="rounded-xl bg-copper-soft p-4 text-copper">
           {mayMove

@@ -4,6 +4,7 @@ import { shareOfTime } from '@wrenfern/core/plan/timing/timeline';
 import { ClassStyle, STYLE_WORDS } from '@wrenfern/core/plan/class-style';
 import type { Segment } from '@wrenfern/core/plan/plan';
 import { Button } from '../../../parts/button.tsx';
+import { CLASS_LENGTHS } from '../../../parts/class-lengths.ts';
 import { Field, inputClass } from '../../../parts/field.tsx';
 import { IconButton } from '../../../parts/icon-button.tsx';
 import { Select } from '../../../parts/select.tsx';
@@ -33,9 +34,9 @@ export function PlanDetailsPanel() {
           label="length"
           unit="min"
           value={Math.round(plan.targetS / 60)}
-          min={5}
+          min={1}
           max={180}
-          step={5}
+          through={CLASS_LENGTHS}
           onChange={(minutes) => edit({ type: 'setDetails', details: { targetS: minutes * 60 } })}
         />
       </div>

@@ -3,7 +3,7 @@ import { useRef, useState, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
 import { toast } from 'sonner';
 import type { DraftResult } from '@wrenfern/core/draft/draft-plan';
-import { DraftWishes } from '@wrenfern/core/draft/wishes';
+import { DraftWishes, SHORTEST_S } from '@wrenfern/core/draft/wishes';
 import { PROPS, type Prop } from '@wrenfern/core/movement/vocabulary';
 import { capital, listWords } from '@wrenfern/core/movement/words';
 import type { Plan } from '@wrenfern/core/plan/plan';
@@ -93,7 +93,14 @@ export function DraftPanel({
 function firstWishes({ title, machine, school, targetS }: Plan, lesson: WholeClass): DraftWishes {
   const { lately } = lesson;
   const props = enoughForAll(lesson);
-  return DraftWishes.parse({ title, machine, school, targetS, lately, props });
+  return DraftWishes.parse({
+    title,
+    machine,
+    school,
+    targetS: Math.max(SHORTEST_S, targetS),
+    lately,
+    props,
+  });
 }
 
 /** Asks the worker for three classes; only the newest answer counts. */

@@ -73,8 +73,9 @@ describe('what is left to settle', () => {
   it('says why, and takes a repair by its number, which clears it', async () => {
     const { user } = show('strip-3');
     const region = await strip();
-    // The first is about the time, which nobody fills for the teacher.
-    expect(within(region).getByText('Nothing offered: decide by hand.')).toBeTruthy();
+    // The first is about the time: what fills it is looked for beside the screen.
+    const offered = await within(region).findAllByRole('button', { name: /takes \d:\d\d|come to/ });
+    expect(offered.length).toBeGreaterThan(0);
     await user.keyboard('nn');
     const said = within(region).getAllByRole('button')[0]?.textContent ?? '';
     expect(said).toMatch(/comes first/);

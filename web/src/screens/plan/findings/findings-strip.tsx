@@ -3,6 +3,8 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useLesson } from '../../../data/use-lesson.ts';
 import { useCatalogue } from '../../../data/catalogue.tsx';
+import { fitRepairs } from '@wrenfern/core/fit/fit-repairs';
+import { useFit } from '../fit/use-fit.ts';
 import { repairsIn } from '../../../data/class-analysis.ts';
 import type { Finding, Repair } from '@wrenfern/core/review/rule';
 import { showClock } from '@wrenfern/core/plan/show-time';
@@ -104,16 +106,25 @@ function ByKind({
   );
 }
 
-/** What would settle it; nothing for whoever may only look. */
-function useRepairs(finding: Finding): readonly Repair[] {
+/** The finding whose repairs take longer to find than a press of a key may take. */
+const ABOUT_TIME = 'fits-the-hour';
+
+/** What would settle it; nothing for whoever may only look, undefined while it is looked for. */
+function useRepairs(finding: Finding): readonly Repair[] | undefined {
   const { lesson } = useLesson();
   const catalogue = useCatalogue();
   const { editor, mayEdit } = usePlanScreen();
   // A finding is made anew with each change of the plan: proven once for each.
-  return useMemo(
-    () => (mayEdit ? repairsIn(lesson, editor.getState().plan, catalogue, finding) : []),
-    [mayEdit, lesson, editor, catalogue, finding],
+  const isAboutTime = finding.rule === ABOUT_TIME;
+  const plan = useEditor((state) => state.plan);
+  const fit = useFit(plan, isAboutTime && mayEdit ? plan.targetS : undefined);
+  const atOnce = useMemo(
+    () =>
+      mayEdit && !isAboutTime ? repairsIn(lesson, editor.getState().plan, catalogue, finding) : [],
+    [mayEdit, isAboutTime, lesson, editor, catalogue, finding],
   );
+  if (!isAboutTime || !mayEdit) return atOnce;
+  return fit && fitRepairs(fit);
 }
 
 /** One finding: what, why, and what would settle it, to the last word. */
@@ -142,11 +153,11 @@ function FindingCard({ finding, children }: { finding: Finding; children: ReactN
         >
           {finding.sentence}
         </button>
-        <Why finding={finding} repairs={repairs} />
+        <Why finding={finding} repairs={repairs ?? []} />
         <div className="flex shrink-0 items-center">{children}</div>
       </div>
       <div className="flex flex-wrap gap-x-5 max-md:hidden">
-        {repairs.map((repair, index) => (
+        {repairs?.map((repair, index) => (
           <button
             key={repair.label}
             type="button"
@@ -157,8 +168,10 @@ function FindingCard({ finding, children }: { finding: Finding; children: ReactN
             {repair.label}
           </button>
         ))}
-        {mayEdit && repairs.length === 0 ? (
-          <span className="text-[0.8125rem] text-soft">Nothing offered: decide by hand.</span>
+        {mayEdit && !repairs?.length ? (
+          <span className="text-[0.8125rem] text-soft">
+            {repairs ? 'Nothing offered: decide by hand.' : 'Looking for what could change …'}
+          </span>
         ) : null}
       </div>
     </article>

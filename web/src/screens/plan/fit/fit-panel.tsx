@@ -1,19 +1,14 @@
-import { useEffect, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { sayChange } from '@wrenfern/core/fit/fit-repairs';
 import { inOneGo, type Fit, type TimedFitEdit } from '@wrenfern/core/fit/fit-to-time';
-import type { Plan } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';
-import type { WholeClass } from '@wrenfern/contract/classes';
-import { useKnownExercises } from '../../../data/catalogue.tsx';
-import { contextOf } from '../../../data/class-analysis.ts';
-import { sentenceOf } from '../../../data/request.ts';
-import { searchWorker } from '../../../data/search.ts';
-import { useLesson } from '../../../data/use-lesson.ts';
 import { Button } from '../../../parts/button.tsx';
+import { CLASS_LENGTHS } from '../../../parts/class-lengths.ts';
 import { Sheet } from '../../../parts/dialog.tsx';
 import { Stepper } from '../../../parts/stepper.tsx';
 import { useEditor } from '../editor/plan-context.tsx';
+import { useFit } from './use-fit.ts';
 
 /** What brings the class to its length: taken one by one, or the best of it together. */
 export function FitPanel({ trigger }: { trigger: ReactNode }) {
@@ -26,10 +21,9 @@ export function FitPanel({ trigger }: { trigger: ReactNode }) {
 }
 
 function Fitting() {
-  const { lesson } = useLesson();
   const plan = useEditor((editor) => editor.plan);
   const [minutes, setMinutes] = useState(Math.round(plan.targetS / 60));
-  const found = useFit(lesson, plan, minutes * 60);
+  const found = useFit(plan, minutes * 60);
   return (
     <div className="flex flex-col gap-4">
       <div className="flex items-end gap-3">
@@ -38,9 +32,9 @@ function Fitting() {
             label="fit to"
             unit="min"
             value={minutes}
-            min={5}
+            min={1}
             max={180}
-            step={5}
+            through={CLASS_LENGTHS}
             onChange={setMinutes}
           />
         </div>
@@ -55,29 +49,6 @@ function Fitting() {
       )}
     </div>
   );
-}
-
-/** Worked out beside the screen, again whenever the class changes; only the newest answer counts. */
-function useFit(lesson: WholeClass, plan: Plan, targetS: number): Fit | undefined {
-  const { own } = useKnownExercises();
-  const [found, setFound] = useState<{ of: Plan; targetS: number; fit: Fit }>();
-  useEffect(() => {
-    let isWanted = true;
-    searchWorker()
-      .fit(plan, own, contextOf(lesson), targetS)
-      .then(
-        (fit) => {
-          if (isWanted) setFound({ of: plan, targetS, fit });
-        },
-        (error: unknown) => {
-          if (isWanted) toast.error(sentenceOf(error));
-        },
-      );
-    return () => {
-      isWanted = false;
-    };
-  }, [plan, own, lesson, targetS]);
-  return found?.of === plan && found.targetS === targetS ? found.fit : undefined;
 }
 
 function Found({ fit: { fromS, toS, targetS, together, ranked } }: { fit: Fit }) {
