@@ -91,11 +91,15 @@ function Offer({ offer, run }: { offer: TimedFitEdit; run: Run }) {
   return (
     <Button
       className="min-h-11 min-w-0 justify-start"
+      aria-label={`${offer.brief}, ${sayChange(offer.seconds)}`}
       title={`${offer.label}: ${offer.why}`}
       onClick={() => run.record({ type: 'change', edit: edit.data })}
     >
       <span className="truncate">{offer.brief}</span>
-      <span className="ml-auto shrink-0 text-soft">{sayChange(offer.seconds)}</span>
+      <span className="ml-auto shrink-0 text-soft">
+        {offer.seconds < 0 ? '−' : '+'}
+        {showClock(Math.abs(offer.seconds))}
+      </span>
     </Button>
   );
 }
