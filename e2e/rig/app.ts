@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { setTimeout as pause } from 'node:timers/promises';
-import { endProcess } from './end-process.ts';
+import { endProcess, endWithUs } from './end-process.ts';
 
 interface AppOptions {
   databaseUrl: string;
@@ -51,6 +51,7 @@ export function createAppProcess({ databaseUrl, port, settings = {} }: AppOption
           ...settings,
         },
       });
+      endWithUs(child);
       for (const stream of [child.stdout, child.stderr]) {
         stream?.on('data', (chunk: Buffer) => {
           said += chunk.toString();

@@ -11,3 +11,8 @@ export async function endProcess(
   child.kill(signal);
   await gone;
 }
+
+/** Takes a process along when this one ends for whatever reason: a drill that fails leaves nothing running. */
+export function endWithUs(child: ChildProcess): void {
+  process.once('exit', () => child.kill('SIGKILL'));
+}

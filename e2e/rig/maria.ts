@@ -2,7 +2,7 @@ import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
-import { endProcess } from './end-process.ts';
+import { endProcess, endWithUs } from './end-process.ts';
 
 interface MariaOptions {
   /** Its own folder, empty at first. Short: a socket path may be about 107 bytes long. */
@@ -93,6 +93,7 @@ export function createMaria({ folder, port, asRootUse = 'root', extra = [] }: Ma
         ],
         { stdio: 'ignore' },
       );
+      endWithUs(child);
       for (let tries = 0; tries < START_TRIES; tries += 1) {
         if (answers()) return;
         if (child.exitCode !== null) break;

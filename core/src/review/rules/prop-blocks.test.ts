@@ -18,20 +18,26 @@ const of = (slugs: string[]) => findingsOf('prop-blocks', makePlan([slugs]), cat
 describe('prop-blocks', () => {
   it('wants the uses of a prop together', () => {
     expect(of(['squeeze', 'maybe', 'curl'])).toEqual([]);
-    expect(of(['squeeze', 'curl', 'maybe'])[0]?.sentence).toMatch(
+    expect(of(['squeeze', 'lift', 'maybe'])[0]?.sentence).toMatch(
       /^The small ball is put away after squeeze and fetched again at \d:\d\d for maybe: about 11 s\.$/,
     );
   });
 
+  it('is content while it lies at hand: in the same position, within three exercises', () => {
+    expect(of(['squeeze', 'curl', 'maybe'])).toEqual([]);
+    expect(of(['squeeze', 'curl', 'tilt', 'maybe'])).toEqual([]);
+    expect(of(['squeeze', 'curl', 'tilt', 'brace', 'maybe'])).toHaveLength(1);
+  });
+
   it('tells every later block, and none for a prop that may be left out', () => {
-    expect(of(['squeeze', 'curl', 'squeeze', 'curl', 'squeeze'])).toHaveLength(2);
-    expect(of(['squeeze', 'curl', 'could'])).toEqual([]);
+    expect(of(['squeeze', 'lift', 'squeeze', 'lift', 'squeeze'])).toHaveLength(2);
+    expect(of(['squeeze', 'lift', 'could'])).toEqual([]);
   });
 
   it.each([/^Move maybe after squeeze$/, /^Do it without the small ball$/])(
     'is settled: %s',
     (label) => {
-      const plan = makePlan([['squeeze', 'curl', 'maybe']]);
+      const plan = makePlan([['squeeze', 'lift', 'maybe']]);
       const after = repaired(plan, findingsOf('prop-blocks', plan, catalogue)[0], label);
       expect(findingsOf('prop-blocks', after, catalogue)).toEqual([]);
     },

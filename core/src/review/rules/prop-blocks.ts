@@ -2,6 +2,7 @@ import type { Prop } from '../../movement/vocabulary.ts';
 import { PROPS } from '../../movement/vocabulary.ts';
 import { PROP_WORDS } from '../../movement/words.ts';
 import { SET_UP } from '../../plan/timing/pace.ts';
+import { WITHIN_REACH } from '../../plan/timing/set-up.ts';
 import { showClock } from '../../plan/show-time.ts';
 import { leaveAllOut, leaveOut, moveBehind, moveAfterEach, together } from '../repairs.ts';
 import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
@@ -34,11 +35,12 @@ export const propBlocks: Rule = {
 
 function laterBlocks(context: RuleContext, prop: Prop): Problem[] {
   const blocks: Worked[][] = [];
+  let last: number | undefined;
   context.worked.forEach((worked, index) => {
     if (!uses(worked, prop)) return;
-    const before = context.worked[index - 1];
-    if (before && uses(before, prop)) blocks.at(-1)?.push(worked);
+    if (last !== undefined && isAtHand(context.worked, last, index)) blocks.at(-1)?.push(worked);
     else blocks.push([worked]);
+    last = index;
   });
   return blocks.slice(1).map((block, index) => {
     const before = blocks[index]?.at(-1) as Worked;
@@ -56,6 +58,15 @@ function laterBlocks(context: RuleContext, prop: Prop): Problem[] {
       ],
     };
   });
+}
+
+/** Used a moment ago, and nobody has moved away since: it lies where it was. */
+function isAtHand(worked: readonly Worked[], last: number, now: number): boolean {
+  const position = worked[now]?.timed.position;
+  const between = worked.slice(last, now);
+  return (
+    between.length <= WITHIN_REACH && between.every(({ timed }) => timed.endPosition === position)
+  );
 }
 
 function moveBlock({ plan }: RuleContext, block: readonly Worked[], before: Worked): Repair[] {

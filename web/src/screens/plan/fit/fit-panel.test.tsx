@@ -15,12 +15,13 @@ function secondsIn(text: string): number {
 async function open(targetS: number) {
   const lesson = makeLesson();
   lesson.plan = { ...lesson.plan, targetS };
+  let { revision } = lesson;
   const shown = inClass(<PlanScreen />, lesson);
   const shownScreen = showScreen(null, {
     ...shown,
     answers: {
       ...shown.answers,
-      [`PUT /classes/${lesson.id}/plan`]: () => ({ json: { revision: 2 } }),
+      [`PUT /classes/${lesson.id}/plan`]: () => ({ json: { revision: (revision += 1) } }),
     },
   });
   await shownScreen.user.click(await screen.findByRole('button', { name: / (over|left)$/ }));
@@ -51,5 +52,9 @@ describe('fit to time', () => {
     );
     await user.keyboard('{Escape}{Control>}z{/Control}');
     await waitFor(() => expect(total()).toBe(before));
+    // What waits to be saved is saved before the next test.
+    await waitFor(() => expect(screen.getByTestId('save-state').textContent).toMatch(/^Saved/), {
+      timeout: 5000,
+    });
   });
 });
