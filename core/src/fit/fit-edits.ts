@@ -1,4 +1,10 @@
-import { doseAmount, withDoseAmount, type Dose } from '../movement/dose.ts';
+import {
+  doseAmount,
+  USED_COUNTS,
+  USED_SECONDS,
+  withDoseAmount,
+  type Dose,
+} from '../movement/dose.ts';
 import { closingRank, type Exercise } from '../movement/exercise.ts';
 import type { Edit } from '../plan/edits.ts';
 import type { PauseItem } from '../plan/plan.ts';
@@ -41,10 +47,6 @@ export const FIT_COST = {
   /** What the review would say more. */
   finding: 1.5,
 } as const;
-
-/** Counts and seconds that people use: common practice. */
-const USED_COUNTS = [3, 4, 5, 6, 8, 10, 12, 15, 16, 20, 30];
-const USED_SECONDS = [10, 15, 20, 25, 30, 45, 60, 75, 90, 105, 120, 150, 180, 240, 300];
 
 /** A pause keeps half of its time. */
 const PAUSE_KEPT = 0.5;

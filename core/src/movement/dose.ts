@@ -37,6 +37,12 @@ export function isTwoSided(dose: Dose): boolean {
   return dose.sides === 'each' || dose.sides === 'alternating';
 }
 
+/** What people count to, and hold for, in seconds. Common practice. */
+export const USED_COUNTS: readonly number[] = [3, 4, 5, 6, 8, 10, 12, 15, 16, 20, 30];
+export const USED_SECONDS: readonly number[] = [
+  5, 10, 15, 20, 30, 45, 60, 90, 120, 150, 180, 240, 300,
+];
+
 /** A dose whose amount can be made more or less; timed sets follow the clock. */
 export type ScaledDose = Exclude<Dose, { kind: 'timed' }>;
 

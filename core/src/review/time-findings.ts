@@ -1,6 +1,9 @@
 import { showClock } from '../plan/show-time.ts';
 import type { OpenFinding, Repair, RuleContext } from './rule.ts';
 
+/** The finding whose repairs take longer to find than a press of a key may take. */
+export const FITS_THE_HOUR = 'fits-the-hour';
+
 /** Nobody notices less than this. */
 const TOLERANCE_S = 60;
 
@@ -14,7 +17,7 @@ export function timeFindings(
 ): OpenFinding[] {
   if (timeline.items.length === 0) return [];
   const shared = {
-    rule: 'fits-the-hour',
+    rule: FITS_THE_HOUR,
     kind: 'shape' as const,
     binding: true,
     statement: 'The class fits the time it was announced for.',

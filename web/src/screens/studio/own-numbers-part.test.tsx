@@ -1,28 +1,12 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
-import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
 import type { StudioSettings } from '@wrenfern/contract/studio';
 import { useStudio } from '../../data/use-studio.ts';
+import { STUDIO } from '../../testing/a-studio.ts';
 import { showScreen, standInForServer } from '../../testing/show-screen.tsx';
 import { OwnNumbersPart } from './own-numbers-part.tsx';
 
 standInForServer();
-
-const STUDIO: StudioSettings = {
-  name: 'Tilework',
-  slug: 'tilework',
-  isDemo: false,
-  timeZone: 'Europe/London',
-  cupboard: {},
-  pace: STEADY_PACE,
-  machines: PLAIN_MACHINES,
-  schools: [],
-  ownBounds: [],
-  retentionMonths: null,
-  needsSecondFactor: false,
-  revision: 1,
-};
 
 function Part({ isOwner }: { isOwner: boolean }) {
   const { data } = useStudio();

@@ -2,28 +2,13 @@ import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { LoggedParts } from '@wrenfern/core/log/logged-parts';
 import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
-import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
 import type { StudioSettings } from '@wrenfern/contract/studio';
 import { useStudio } from '../../data/use-studio.ts';
+import { STUDIO } from '../../testing/a-studio.ts';
 import { showScreen, standInForServer } from '../../testing/show-screen.tsx';
 import { PacePart } from './pace-part.tsx';
 
 standInForServer();
-
-const STUDIO: StudioSettings = {
-  name: 'Tilework',
-  slug: 'tilework',
-  isDemo: false,
-  timeZone: 'Europe/London',
-  cupboard: {},
-  pace: STEADY_PACE,
-  machines: PLAIN_MACHINES,
-  schools: [],
-  ownBounds: [],
-  retentionMonths: null,
-  needsSecondFactor: false,
-  revision: 1,
-};
 
 /** Ten exercises of a class whose words took half as long again; one was interrupted. */
 const PARTS = Array.from({ length: 10 }, (_, index): LoggedParts => {

@@ -1,27 +1,10 @@
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
-import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
-import type { StudioSettings } from '@wrenfern/contract/studio';
+import { STUDIO } from '../../testing/a-studio.ts';
 import { refusal, showScreen, standInForServer, type Answer } from '../../testing/show-screen.tsx';
 import { WholeStudio } from './whole-studio.tsx';
 
 standInForServer();
-
-const STUDIO: StudioSettings = {
-  name: 'Tilework Studio',
-  slug: 'tilework',
-  isDemo: false,
-  timeZone: 'UTC',
-  cupboard: {},
-  pace: STEADY_PACE,
-  machines: PLAIN_MACHINES,
-  schools: [],
-  ownBounds: [],
-  retentionMonths: null,
-  needsSecondFactor: false,
-  revision: 1,
-};
 
 const LOOKED = {
   studio: 'Riverside',

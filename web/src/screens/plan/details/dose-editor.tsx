@@ -1,4 +1,4 @@
-import type { Dose, DoseKind } from '@wrenfern/core/movement/dose';
+import { USED_COUNTS, USED_SECONDS, type Dose, type DoseKind } from '@wrenfern/core/movement/dose';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import type { Sides } from '@wrenfern/core/movement/vocabulary';
 import { Select } from '../../../parts/select.tsx';
@@ -20,10 +20,6 @@ const SIDES: { value: Sides; name: string }[] = [
   { value: 'left', name: 'left only' },
   { value: 'right', name: 'right only' },
 ];
-
-/** What people count to, and hold for: common practice. */
-const USED_COUNTS = [3, 4, 5, 6, 8, 10, 12, 15, 16, 20] as const;
-const USED_SECONDS = [5, 10, 15, 20, 30, 45, 60, 90, 120] as const;
 
 /** The dose of one item; sides share one dose, so they stay equal. */
 export function DoseEditor({

@@ -3,6 +3,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useLesson } from '../../../data/use-lesson.ts';
 import { useCatalogue } from '../../../data/catalogue.tsx';
+import { FITS_THE_HOUR } from '@wrenfern/core/review/time-findings';
 import { fitRepairs } from '@wrenfern/core/fit/fit-repairs';
 import { useFit } from '../fit/use-fit.ts';
 import { repairsIn } from '../../../data/class-analysis.ts';
@@ -106,16 +107,13 @@ function ByKind({
   );
 }
 
-/** The finding whose repairs take longer to find than a press of a key may take. */
-const ABOUT_TIME = 'fits-the-hour';
-
 /** What would settle it; nothing for whoever may only look, undefined while it is looked for. */
 function useRepairs(finding: Finding): readonly Repair[] | undefined {
   const { lesson } = useLesson();
   const catalogue = useCatalogue();
   const { editor, mayEdit } = usePlanScreen();
   // A finding is made anew with each change of the plan: proven once for each.
-  const isAboutTime = finding.rule === ABOUT_TIME;
+  const isAboutTime = finding.rule === FITS_THE_HOUR;
   const plan = useEditor((state) => state.plan);
   const fit = useFit(plan, isAboutTime && mayEdit ? plan.targetS : undefined);
   const atOnce = useMemo(
