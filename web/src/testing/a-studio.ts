@@ -4,10 +4,10 @@ import type { StudioSettings } from '@wrenfern/contract/studio';
 
 /** A studio that has set nothing of its own. */
 export const STUDIO: StudioSettings = {
-  name: 'Tilework',
+  name: 'Tilework Studio',
   slug: 'tilework',
   isDemo: false,
-  timeZone: 'Europe/London',
+  timeZone: 'UTC',
   cupboard: {},
   pace: STEADY_PACE,
   machines: PLAIN_MACHINES,
