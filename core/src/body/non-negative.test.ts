@@ -11,21 +11,21 @@ const equation = (factors: number[], comesTo: number, weight = 1): Equation => (
 describe('unknowns that may not be below zero', () => {
   it('are the plain solution where that has none below zero', () => {
     // x + y = 3, x - y = 1
-    const [x, y] = solveNonNegative([equation([1, 1], 3), equation([1, -1], 1)], 2);
+    const [x, y] = solveNonNegative([equation([1, 1], 3), equation([1, -1], 1)], [0, 0]);
     expect(x).toBeCloseTo(2, 6);
     expect(y).toBeCloseTo(1, 6);
   });
 
   it('stop at zero, and the others do what they can', () => {
     // x + y = 1, x - y = 3: the plain solution is 2 and -1; with y = 0 the least squares are x = 2
-    const [x, y] = solveNonNegative([equation([1, 1], 1), equation([1, -1], 3)], 2);
+    const [x, y] = solveNonNegative([equation([1, 1], 1), equation([1, -1], 3)], [0, 0]);
     expect(x).toBeCloseTo(2, 6);
     expect(y).toBe(0);
   });
 
   it('heed the heavier equation more', () => {
     // x = 0 against x = 1, weights 1 and 3: x = 9 / 10
-    const [x] = solveNonNegative([equation([1], 0), equation([1], 1, 3)], 1);
+    const [x] = solveNonNegative([equation([1], 0), equation([1], 1, 3)], [0]);
     expect(x).toBeCloseTo(0.9, 6);
   });
 
@@ -34,22 +34,19 @@ describe('unknowns that may not be below zero', () => {
     const row = fc.tuple(fc.array(number, { minLength: 5, maxLength: 5 }), number);
     fc.assert(
       fc.property(fc.array(row, { minLength: 6, maxLength: 9 }), (rows) => {
-        const held = [0, 1, 2, 3, 4].map((at) =>
-          equation(
-            [0, 1, 2, 3, 4].map((each) => (each === at ? 0.3 : 0)),
-            0,
-          ),
-        );
-        const equations = [...rows.map(([factors, to]) => equation(factors, to)), ...held];
-        const found = solveNonNegative(equations, 5);
+        const equations = rows.map(([factors, to]) => equation(factors, to));
+        const found = solveNonNegative(equations, [0.3, 0.3, 0.3, 0.3, 0.3]);
         const slope = (at: number) =>
-          equations.reduce((sum, { factors, comesTo }) => {
-            const off = factors.reduce(
-              (all, factor, j) => all + factor * (found[j] ?? 0),
-              -comesTo,
-            );
-            return sum + off * (factors[at] ?? 0);
-          }, 0);
+          equations.reduce(
+            (sum, { factors, comesTo }) => {
+              const off = factors.reduce(
+                (all, factor, j) => all + factor * (found[j] ?? 0),
+                -comesTo,
+              );
+              return sum + off * (factors[at] ?? 0);
+            },
+            0.09 * (found[at] ?? 0),
+          );
         found.forEach((value, at) => {
           expect(value).toBeGreaterThanOrEqual(0);
           // Where it is free the slope is level, where it is held growing would make it worse.

@@ -11,10 +11,19 @@ const NOTHING = 5e-9;
 /**
  * The unknowns, none of them below zero, that miss the equations least (weighed squares): the active set of
  * Lawson and Hanson, Solving Least Squares Problems (1974), chapter 23, from memory; by normal equations,
- * which a few dozen unknowns of like size allow. Equations that leave a choice need one more that makes it.
+ * which a few dozen unknowns of like size allow. `reluctance` says for each unknown how much its own size
+ * counts beside the misses: it makes the choice that equations leave.
  */
-export function solveNonNegative(equations: readonly Equation[], unknowns: number): number[] {
-  const gram = Array.from({ length: unknowns }, () => new Float64Array(unknowns));
+export function solveNonNegative(
+  equations: readonly Equation[],
+  reluctance: readonly number[],
+): number[] {
+  const unknowns = reluctance.length;
+  const gram = reluctance.map((weight, at) => {
+    const row = new Float64Array(unknowns);
+    row[at] = weight * weight;
+    return row;
+  });
   const right = new Float64Array(unknowns);
   for (const { factors, comesTo, weight } of equations) {
     const square = weight * weight;
@@ -23,18 +32,21 @@ export function solveNonNegative(equations: readonly Equation[], unknowns: numbe
       const row = gram[i];
       if (!factor || !row) continue;
       right[i] = (right[i] ?? 0) + square * factor * comesTo;
-      for (let j = 0; j < unknowns; j += 1) {
+      for (let j = 0; j <= i; j += 1) {
         const other = factors[j];
         if (other) row[j] = (row[j] ?? 0) + square * factor * other;
       }
     }
   }
+  gram.forEach((row, i) => {
+    for (let j = 0; j < i; j += 1) (gram[j] ?? row)[i] = row[j] ?? 0;
+  });
   return activeSet(gram, right, unknowns);
 }
 
 function activeSet(gram: readonly Float64Array[], right: Float64Array, unknowns: number): number[] {
-  let now = new Array<number>(unknowns).fill(0);
-  const free = new Set<number>();
+  const free = firstFree(gram, right, unknowns);
+  let now = retreat(gram, right, new Array<number>(unknowns).fill(0), free);
   // Each round lets one unknown go; three times their number is more than any body has needed.
   for (let round = 0; round < 3 * unknowns; round += 1) {
     const next = steepest(gram, right, now, free);
@@ -43,6 +55,21 @@ function activeSet(gram: readonly Float64Array[], right: Float64Array, unknowns:
     now = retreat(gram, right, now, free);
   }
   return now;
+}
+
+/** A good start: the plain answer without what falls below zero in it, again until nothing does. */
+function firstFree(
+  gram: readonly Float64Array[],
+  right: Float64Array,
+  unknowns: number,
+): Set<number> {
+  let free = Array.from({ length: unknowns }, (_each, at) => at);
+  for (;;) {
+    const wanted = solveSymmetric(gram, right, free);
+    const kept = free.filter((_each, at) => (wanted[at] ?? 0) > NOTHING);
+    if (kept.length === free.length) return new Set(free);
+    free = kept;
+  }
 }
 
 /** Of those held at zero, the one whose growth betters the answer most. */

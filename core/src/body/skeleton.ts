@@ -5,7 +5,7 @@ import { BODY_SIDES, type BodySide, type FullPose } from './full-pose.ts';
 import { ballJoint } from './joint-angles.ts';
 import { bringBar, plant } from './plant.ts';
 import { HALF_WIDTH, LENGTH } from './body-segments.ts';
-import { lowestOf } from './solids.ts';
+import { lowestAlong, partSolids, type Solid } from './solids.ts';
 import {
   about,
   add,
@@ -32,12 +32,15 @@ export function layOutBody(pose: FullPose): Body {
 
 /** The extra lean at which both parts touch their surfaces: the secant rule from a level start. */
 function tipOnto(pose: FullPose, first: [RestPart, number], second: [RestPart, number]): number {
+  const upright = layOutFree(pose, 0);
+  const firsts = freeSolids(upright, first[0]);
+  const seconds = freeSolids(upright, second[0]);
+  const level = rotate(about(UP, -pose.face), RIGHT);
   const gap = (tip: number): number => {
-    const body = layOutFree(pose, tip);
+    // A tip turns the whole body about a level axis; turning the room back is the same and cheaper.
+    const up = rotate(about(level, tip), UP);
     return (
-      lowestFree(body, second[0]).height -
-      second[1] -
-      (lowestFree(body, first[0]).height - first[1])
+      lowestAlong(seconds, up).height - second[1] - (lowestAlong(firsts, up).height - first[1])
     );
   };
   let [before, now] = [0, 2];
@@ -56,8 +59,8 @@ function tipOnto(pose: FullPose, first: [RestPart, number], second: [RestPart, n
 const CLOSE = 5e-5;
 const WIDEST_STEP = 15;
 
-/** The lowest of a part, without limbs that are yet to be put somewhere. */
-function lowestFree(body: Body, part: RestPart): { centre: Vec3; height: number } {
+/** What a part is made of, without limbs that are yet to be put somewhere. */
+function freeSolids(body: Body, part: RestPart): Solid[] {
   const free = BODY_SIDES.filter((side) => {
     const { arm, leg } = body.pose[side];
     if (part === 'hands') return arm.hand === undefined;
@@ -66,12 +69,12 @@ function lowestFree(body: Body, part: RestPart): { centre: Vec3; height: number 
   });
   const [one] = free;
   const paired = ['hands', 'elbows', 'knees', 'feet', 'toes'].includes(part);
-  return lowestOf(body, part, paired && free.length === 1 ? one : undefined);
+  return partSolids(body, part).filter(({ side }) => !paired || free.length !== 1 || side === one);
 }
 
 /** Puts the first resting part at its height and its place along the room. */
 function restOn(body: Body, [part, height]: [RestPart, number], along: number): Body {
-  const { centre, height: lowest } = lowestFree(body, part);
+  const { centre, height: lowest } = lowestAlong(freeSolids(body, part), UP);
   return moveBody(body, [along - centre[0], height - lowest, 0]);
 }
 

@@ -1,7 +1,7 @@
 import type { RestPart } from '../movement/pose.ts';
 import type { Body } from './body.ts';
 import { BODY_SIDES, type BodySide } from './full-pose.ts';
-import { rotate, type Turn, type Vec3, UP, FRONT, RIGHT } from './space.ts';
+import { dot, invert, rotate, type Turn, type Vec3, UP } from './space.ts';
 
 /** An ellipsoid of flesh: half sizes to the front, up and to the right of its own frame. */
 export interface Solid {
@@ -115,29 +115,27 @@ const middle = (a: Vec3, b: Vec3): Vec3 => [
 ];
 
 /** How far an ellipsoid reaches from its centre in a direction of length one. */
-export function extent(solid: Pick<Solid, 'turn' | 'half'>, direction: Vec3): number {
-  const [front, up, right] = [FRONT, UP, RIGHT].map((axis) => rotate(solid.turn, axis));
-  const along = (axis: Vec3 | undefined, half: number): number =>
-    axis ? (axis[0] * direction[0] + axis[1] * direction[1] + axis[2] * direction[2]) * half : 0;
-  return Math.hypot(
-    along(front, solid.half[0]),
-    along(up, solid.half[1]),
-    along(right, solid.half[2]),
-  );
+export function extent({ turn, half }: Pick<Solid, 'turn' | 'half'>, direction: Vec3): number {
+  if (half[0] === half[1] && half[1] === half[2]) return half[0];
+  const [front, up, right] = rotate(invert(turn), direction);
+  return Math.hypot(front * half[0], up * half[1], right * half[2]);
 }
 
-/** The lowest solid of a part (of one side): where it is and how high its underside stands. */
-export function lowestOf(
-  body: Body,
-  part: RestPart,
-  only?: BodySide,
+/** Of some solids the one that reaches least in a direction, and where it ends. */
+export function lowestAlong(
+  solids: readonly Solid[],
+  up: Vec3,
 ): { centre: Vec3; height: number; solid: Solid } {
   let best: { centre: Vec3; height: number; solid: Solid } | undefined;
-  for (const solid of partSolids(body, part)) {
-    if (only && solid.side !== only) continue;
-    const height = solid.centre[1] - extent(solid, UP);
+  for (const solid of solids) {
+    const height = dot(solid.centre, up) - extent(solid, up);
     if (!best || height < best.height) best = { centre: solid.centre, height, solid };
   }
-  if (!best) throw new Error(`a body without ${part}`);
+  if (!best) throw new Error('no solids to find the lowest of');
   return best;
+}
+
+/** The lowest solid of a part: where it is and how high its underside stands. */
+export function lowestOf(body: Body, part: RestPart): ReturnType<typeof lowestAlong> {
+  return lowestAlong(partSolids(body, part), UP);
 }

@@ -77,12 +77,9 @@ export function shareWeight(
         { factors: lever(2), comesTo: alongZ, weight: EFFORT_WEIGHT / strength },
       ];
     }),
-    ...contacts.map(({ firmness }, index): Equation => {
-      const factors = contacts.map((_each, other) => (other === index ? 1 : 0));
-      return { factors, comesTo: 0, weight: CHOICE_WEIGHT / Math.sqrt(firmness) };
-    }),
   ];
-  const shares = solveNonNegative(equations, contacts.length);
+  const reluctance = contacts.map(({ firmness }) => CHOICE_WEIGHT / Math.sqrt(firmness));
+  const shares = solveNonNegative(equations, reluctance);
   const supports = contacts.map((contact, index) => ({ ...contact, share: shares[index] ?? 0 }));
   return { supports, balanced: isBalanced(supports, burden) };
 }

@@ -159,11 +159,18 @@ function peaksOf<Name extends string>(
   const names = new Set(shown.flatMap((each) => Object.keys(each) as Name[]));
   for (const name of names) {
     if (shown.some((each) => each[name] === undefined)) continue;
-    const values = all.flatMap((each) => each[name] ?? []);
     const isLeast = name === 'margin';
-    const peak = isLeast ? Math.min(...values) : Math.max(...values);
-    const near = values.filter((value) => (isLeast ? value <= peak / NEAR : value >= peak * NEAR));
-    found[name] = { peak, nearShare: near.length / values.length };
+    let peak = isLeast ? Infinity : -Infinity;
+    for (const { [name]: value } of all) {
+      if (value !== undefined && (isLeast ? value < peak : value > peak)) peak = value;
+    }
+    let [near, known] = [0, 0];
+    for (const { [name]: value } of all) {
+      if (value === undefined) continue;
+      known += 1;
+      if (isLeast ? value <= peak / NEAR : value >= peak * NEAR) near += 1;
+    }
+    found[name] = { peak, nearShare: near / known };
   }
   return found;
 }
