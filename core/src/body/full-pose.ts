@@ -38,6 +38,7 @@ const MACHINE_AT_REST: MachinePose = {
   straps: 'none',
   box: 'none',
   board: false,
+  platform: false,
 };
 
 const NONE: Curve = [0, 0, 0, 0];

@@ -20,6 +20,9 @@ const BAR_HEIGHT = { high: 0.27, middle: 0.2, low: 0.1, off: 0.02 } as const;
 
 export const BOARD_HEIGHT = 0.2;
 
+/** The fixed step at the bar's end: it reaches from the bar to the carriage at home. */
+export const PLATFORM_LENGTH = 0.16;
+
 /** From the middle of the carriage at home to the bar. */
 const HOME_TO_BAR = 0.42;
 

@@ -129,7 +129,8 @@ export function lowestAlong(
   let best: { centre: Vec3; height: number; solid: Solid } | undefined;
   for (const solid of solids) {
     const height = dot(solid.centre, up) - extent(solid, up);
-    if (!best || height < best.height) best = { centre: solid.centre, height, solid };
+    // Of two that are as low, rounding does not choose.
+    if (!best || height < best.height - 1e-9) best = { centre: solid.centre, height, solid };
   }
   if (!best) throw new Error('no solids to find the lowest of');
   return best;

@@ -118,7 +118,7 @@ function measure(
   return {
     exercise,
     options: item.options,
-    effort: effortOf(option),
+    effort: effortOf(exercise, option),
     spineLoad: option.spineLoad ?? exercise.spineLoad,
     usualS: usual.totalS + SET_UP_S,
     leastS: secondsIn(resized(dose, exercise, 'least')).totalS + SET_UP_S,

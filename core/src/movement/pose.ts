@@ -108,6 +108,8 @@ export const MachinePose = z.strictObject({
   straps: z.enum(['none', 'hands', 'feet', 'right hand', 'left hand', 'right foot', 'left foot']),
   box: z.enum(['none', 'long', 'short']),
   board: z.boolean(),
+  /** A fixed step at the bar's end, as high as the carriage, that one foot can stand on. */
+  platform: z.boolean(),
 });
 export type MachinePose = z.infer<typeof MachinePose>;
 

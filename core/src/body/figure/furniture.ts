@@ -1,7 +1,16 @@
 import type { PropUse } from '../../movement/exercise.ts';
 import type { MachinePose } from '../../movement/pose.ts';
 import type { Prop, PropPlace } from '../../movement/vocabulary.ts';
-import { BALL, BOX, CARRIAGE, FRAME_LENGTH, barPlace, pulleyPlace, strapEnds } from '../machine.ts';
+import {
+  BALL,
+  BOX,
+  CARRIAGE,
+  FRAME_LENGTH,
+  PLATFORM_LENGTH,
+  barPlace,
+  pulleyPlace,
+  strapEnds,
+} from '../machine.ts';
 import { BODY_SIDES } from '../full-pose.ts';
 import type { Body } from '../body.ts';
 import { lowestOf, partSolids } from '../solids.ts';
@@ -345,6 +354,11 @@ export function paintMachine(body: Body, camera: Camera): FurniturePart[] {
     parts.push(
       ...boxParts('machine', camera, [machine.middle, BOX.height / 2, 0], size, under + 3),
     );
+  }
+  if (machine.platform) {
+    const middle = barX - (way * PLATFORM_LENGTH) / 2;
+    const size: Vec3 = [PLATFORM_LENGTH, CARRIAGE.thickness, 0.34];
+    parts.push(...boxParts('frame', camera, [middle, -CARRIAGE.thickness / 2, 0], size, under + 1));
   }
   if (machine.board) {
     const place: Vec3 = [barX + way * 0.02, 0.13, 0];

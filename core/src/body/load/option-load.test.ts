@@ -105,9 +105,54 @@ describe('springs', () => {
   });
 });
 
-it('tells effort from 0 to 5', () => {
-  expect(effortOf(option(['supine-bent']))).toBe(0);
-  expect(effortOf(option(['plank']))).toBeGreaterThanOrEqual(2.5);
-  expect(effortOf(option(['side-plank-arm']))).toBeGreaterThanOrEqual(4);
-  expect(effortOf(option(['plank', 'pike', 'push-up-low']))).toBe(5);
+describe('the machine', () => {
+  const at = (out: number): KeyPose => ({ shape: 'straps-feet-up', machine: { out } });
+  const carriage = (poses: KeyPose[]) =>
+    optionLoadOf(option(poses)).parts.find(({ name }) => name === 'carriage')?.points ?? 0;
+
+  it('counts a carriage that goes, and one that stays not', () => {
+    expect(carriage([at(0.2), at(0.2)])).toBe(0);
+    expect(carriage([at(0.2), at(0.3)])).toBeGreaterThan(2);
+  });
+
+  it('counts the carriage less where much else is asked', () => {
+    const plank = (out: number): KeyPose => ({ shape: 'carriage-plank', machine: { out } });
+    expect(carriage([plank(0.1), plank(0.2)])).toBeLessThan(carriage([at(0.2), at(0.3)]));
+  });
+
+  it('asks less balance of somebody who holds the bar', () => {
+    const onCarriage = { demands: ['moving-platform' as const] };
+    const balance = (hand: 'bar' | 'hip') =>
+      optionLoadOf(
+        option(
+          [{ shape: 'carriage-plank', arms: { hand: hand === 'bar' ? 'bar' : null } }],
+          onCarriage,
+        ),
+      ).parts.find(({ name }) => name === 'balance')?.points ?? 0;
+    expect(balance('bar')).toBeLessThan(7);
+    expect(balance('hip')).toBeGreaterThanOrEqual(7);
+  });
+});
+
+it('counts hips over standing feet half of a trunk upside down at the same height', () => {
+  const points = (pose: KeyPose) => part('upside down', pose);
+  expect(points('pike')).toBeGreaterThan(0);
+  expect(points('pike')).toBeLessThan(points('legs-overhead'));
+});
+
+describe('effort', () => {
+  const work = { family: 'trunk' } as const;
+
+  it('goes from 0 to 5', () => {
+    expect(effortOf(work, option(['supine-bent']))).toBe(0);
+    expect(effortOf(work, option(['plank']))).toBeGreaterThanOrEqual(2.5);
+    expect(effortOf(work, option(['side-plank-arm']))).toBeGreaterThanOrEqual(4);
+    expect(effortOf(work, option(['plank', 'pike', 'push-up-low']))).toBe(5);
+  });
+
+  it('is little in a stretch and on the way up, whatever their shape weighs', () => {
+    const heavy = option(['side-plank-arm']);
+    expect(effortOf({ family: 'release' }, heavy)).toBe(1.5);
+    expect(effortOf({ family: 'trunk', closing: 'way-up' }, heavy)).toBe(1);
+  });
 });

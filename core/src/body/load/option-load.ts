@@ -2,6 +2,7 @@ import type { Exercise, Option, PropUse } from '../../movement/exercise.ts';
 import { peakOfEither, measuresOf, type OptionMeasures } from '../measures/measures-of.ts';
 import type { WholeMeasure } from '../measures/measure-names.ts';
 import { PROP_WORDS } from '../../movement/words.ts';
+import { BODY_SIDES } from '../full-pose.ts';
 import { bodiesOf } from '../option-body.ts';
 import { springForceN } from '../springs.ts';
 import { movingOf } from './moving.ts';
@@ -24,7 +25,8 @@ export interface LoadPart {
     | 'moving limbs'
     | 'stillness'
     | 'prop that loads'
-    | 'spring';
+    | 'spring'
+    | 'carriage';
   /** Points of the hundred that it gives. */
   points: number;
   /** What was measured, in words with numbers. */
@@ -66,6 +68,7 @@ const SCALE = {
   stillness: { most: 2, from: 0, full: 1 },
   'prop that loads': { most: 3, from: 0, full: 1 },
   spring: { most: 10, from: 0, full: 260 },
+  carriage: { most: 8, from: 0, full: 1 },
 } as const satisfies Record<LoadPart['name'], Scale>;
 
 const LOADS = new WeakMap<Option, OptionLoad>();
@@ -94,28 +97,41 @@ export function loadOf(option: Option): number {
 /** The scale that classes are planned with: points of load to a step, in halves, and the last step. */
 const EFFORT = { pointsAStep: 10.5, most: 5 } as const;
 
+/**
+ * The most that some exercises ask of a class, whatever their shape weighs: the way up is done once, in passing;
+ * into a stretch one lets go. Common practice.
+ */
+const EFFORT_AT_MOST = { 'way-up': 1, stretch: 1.5 } as const;
+
 /** The load on the scale that classes are planned with: 0 rest to 5 very strong. */
-export function effortOf(option: Option): number {
-  return Math.min(EFFORT.most, Math.round((loadOf(option) / EFFORT.pointsAStep) * 2) / 2);
+export function effortOf(exercise: Pick<Exercise, 'family' | 'closing'>, option: Option): number {
+  const effort = Math.min(EFFORT.most, Math.round((loadOf(option) / EFFORT.pointsAStep) * 2) / 2);
+  if (exercise.closing === 'way-up') return Math.min(effort, EFFORT_AT_MOST['way-up']);
+  return exercise.family === 'release' ? Math.min(effort, EFFORT_AT_MOST.stretch) : effort;
 }
 
 /** The standard option's effort. */
 export function effortOfExercise(exercise: Exercise): number {
   const option = exercise.options[exercise.standard - 1];
-  return option ? effortOf(option) : 0;
+  return option ? effortOf(exercise, option) : 0;
 }
 
 function weighOption(option: Option): OptionLoad {
   const measures = measuresOf(option);
-  const parts = [
+  const work = [
     ...heldParts(measures, option),
     ...placeParts(measures, option),
     ...movementParts(measures, option),
     springPart(option),
     propPart(option),
-  ].filter(({ points }) => points > 0);
-  const score = parts.reduce((sum, { points }) => sum + points, 0);
+  ];
+  const parts = [...work, carriagePart(option, sumOf(work))].filter(({ points }) => points > 0);
+  const score = sumOf(parts);
   return { score: Math.round(Math.min(100, score)), parts };
+}
+
+function sumOf(parts: readonly LoadPart[]): number {
+  return parts.reduce((sum, { points }) => sum + points, 0);
 }
 
 function part(name: LoadPart['name'], value: number, because: string): LoadPart {
@@ -203,25 +219,44 @@ function placeParts(measures: OptionMeasures, option: Option): LoadPart[] {
   const peak = (name: WholeMeasure) => measures.whole[name]?.peak;
   const tips = peak('tips');
   const onMoving = option.demands.includes('moving-platform');
+  const ground = !onMoving ? 0 : holdsBar(option) ? MOVING_GROUND / 2 : MOVING_GROUND;
+  const high = peak('hipsHigh');
+  const folded = standsFolded(option);
   return [
     measuredPart(
       'upside down',
-      peak('hipsHigh'),
-      (at) => `the hips come ${Math.round(at)} cm over the heart`,
+      high === undefined || !folded ? high : high * FOLDED_COUNTS,
+      () =>
+        `the hips come ${Math.round(high ?? 0)} cm over the heart${folded ? ', the feet down' : ''}`,
     ),
     measuredPart(
       'balance',
-      tips === undefined ? undefined : Math.max(tips, onMoving ? MOVING_GROUND : 0),
+      tips === undefined ? undefined : Math.max(tips, ground),
       (at) =>
-        onMoving && at === MOVING_GROUND
+        onMoving && at === ground
           ? 'what it stands on moves'
           : `${Math.round(at * 100)} % of the way to tipping`,
     ),
   ];
 }
 
-/** On a carriage even a wide base asks so much of balance. Common practice. */
+/** On a carriage even a wide base asks so much of balance, half of it with a bar in the hands. Common practice. */
 const MOVING_GROUND = 0.5;
+
+function holdsBar(option: Option): boolean {
+  return bodiesOf(option).every(({ pose }) =>
+    BODY_SIDES.some((side) => pose[side].arm.hand === 'bar'),
+  );
+}
+
+/** Hips that are high over feet that stand are a fold, which asks less than a trunk upside down. Common practice. */
+const FOLDED_COUNTS = 0.5;
+
+function standsFolded(option: Option): boolean {
+  return bodiesOf(option).every(({ pose }) =>
+    pose.rest.every(([at]) => at === 'feet' || at === 'toes' || at === 'hands'),
+  );
+}
 
 const LOADED_BENDS = ['loadedRound', 'loadedArch', 'loadedSide', 'loadedTurn'] as const;
 /** A bend that carries nothing asks less than one under load. Common practice. */
@@ -281,6 +316,26 @@ function springPart({ settings }: Option): LoadPart {
     );
   }
   return part('spring', force, `the spring pulls with about ${force} N at mid stroke`);
+}
+
+/** Of stature: a carriage that goes farther is worked with. */
+const CARRIAGE_GOES = 0.03;
+
+/** Points of other work beside which it no longer counts that the carriage moves. */
+const CARRIAGE_COUNTS_UNDER = 35;
+
+/**
+ * A carriage is moved and held back again, both ways, which a mat does not ask; it counts the less, the more is
+ * asked besides. Common practice.
+ */
+function carriagePart(option: Option, besides: number): LoadPart {
+  const outs = bodiesOf(option).map(({ pose }) => pose.machine?.out ?? 0);
+  const goes = Math.max(...outs) - Math.min(...outs) > CARRIAGE_GOES;
+  return part(
+    'carriage',
+    goes ? 1 - besides / CARRIAGE_COUNTS_UNDER : 0,
+    'the carriage goes both ways',
+  );
 }
 
 /** Weights, bands and rings are not weighed: their strength is the studio's. */

@@ -16,7 +16,7 @@ import {
 
 const CURL = [0, 7, 42, 30] as const satisfies Pose['round'];
 const LOW_CURL = [0, 3, 28, 26] as const satisfies Pose['round'];
-const BRIDGE_FEET = { foot: 'floor', at: [0.33, 0] } as const satisfies Pose['legs'];
+const BRIDGE_FEET = { foot: 'floor', at: [0.37, 0] } as const satisfies Pose['legs'];
 
 /** On the back: feet down, legs up, curled, lifted into a bridge. */
 export const supine: Record<string, Pose> = {
@@ -232,14 +232,16 @@ export const supine: Record<string, Pose> = {
   bridge: {
     shape: 'bridge-low',
     name: 'hips lifted to a long line, knees bent',
-    lean: -121,
-    round: [0, 6, 25, 4],
+    lean: -118,
+    round: [0, 2, 4, 34],
     legs: BRIDGE_FEET,
+    // The arms lie on the floor, behind a chest that slopes down to the shoulders.
+    arms: { flex: -26, out: 14, bend: 4 },
   },
   'bridge-arms-over': {
     shape: 'bridge',
     name: 'hips lifted, arms overhead',
-    arms: { flex: 170, out: 8 },
+    arms: { flex: 148, out: 8 },
   },
   'bridge-arms-up': {
     shape: 'bridge',

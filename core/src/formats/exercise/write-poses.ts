@@ -104,7 +104,7 @@ function change(to: FullPose, from: string | undefined, before: FullPose): Writt
   Object.assign(written, bothSides('legs', legChange, to, before));
   if (!isEqual(to.rest, before.rest)) written.rest = Object.fromEntries(to.rest);
   if (to.machine && !isEqual(to.machine, before.machine)) {
-    written.machine = difference(to.machine, before.machine ?? {});
+    written.machine = difference(to.machine, before.machine ?? { platform: false });
   }
   return written;
 }

@@ -176,14 +176,10 @@ function shorten(
   if (part.durationS === 0) item.parts.pop();
 }
 
-/** The way up is done once, in passing: it is no work of the class, however much it asks. */
-const IN_PASSING = 1;
-
 function bodyOf(exercise: Exercise, option: Option) {
   return {
     moves: option.moves ?? exercise.moves,
-    effort:
-      exercise.closing === 'way-up' ? Math.min(IN_PASSING, effortOf(option)) : effortOf(option),
+    effort: effortOf(exercise, option),
     spineLoad: option.spineLoad ?? exercise.spineLoad,
   };
 }
