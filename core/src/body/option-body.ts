@@ -12,13 +12,25 @@ export interface Posed {
   poses: readonly KeyPose[];
 }
 
+const NAMED = new Map<string, Body>();
+
+/** A named shape as it is stands in many exercises; there are no more of them than shapes. */
+function layOutKeyPose(pose: KeyPose): Body {
+  if (typeof pose !== 'string') return layOutBody(fullPose(pose));
+  const known = NAMED.get(pose);
+  if (known) return known;
+  const body = layOutBody(fullPose(pose));
+  NAMED.set(pose, body);
+  return body;
+}
+
 const BODIES = new WeakMap<Posed, Body[]>();
 
 /** The bodies of key poses, laid out once. */
 export function bodiesOf(option: Posed): Body[] {
   const known = BODIES.get(option);
   if (known) return known;
-  const bodies = option.poses.map((pose) => layOutBody(fullPose(pose)));
+  const bodies = option.poses.map(layOutKeyPose);
   BODIES.set(option, bodies);
   return bodies;
 }

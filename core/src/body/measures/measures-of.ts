@@ -48,13 +48,23 @@ function measure(option: Option): OptionMeasures {
     const from = keys[index];
     return from ? measuresBetween(from, to, BETWEEN, option) : [];
   });
-  const shown = keys.map(({ body, statics }) => measureBody(body, statics));
+  const shown = keys.map(({ asks }) => asks);
   const rise = riseOf(keys.map(({ body }) => body));
   return peaksOfAll(shown, [...shown, ...between], rise);
 }
 
+/** On a mat, where no spring pulls, a body weighs the same whatever option it stands in. */
+const ON_MAT = new WeakMap<Body, Weighed>();
+
 function keysOf(option: Option): Weighed[] {
-  return bodiesOf(option).map((body) => ({ body, statics: weigh(body, option.settings) }));
+  return bodiesOf(option).map((body) => {
+    const known = ON_MAT.get(body);
+    if (known) return known;
+    const statics = weigh(body, option.settings);
+    const weighed = { body, statics, asks: measureBody(body, statics) };
+    if (!body.pose.machine) ON_MAT.set(body, weighed);
+    return weighed;
+  });
 }
 
 function peaksOfAll(
@@ -90,7 +100,7 @@ export function halfWayMeasuresOf(option: Option): OptionMeasures | undefined {
   if (known) return known;
   const [start, ...others] = keysOf(option);
   if (!start || others.length === 0) return undefined;
-  const first = measureBody(start.body, start.statics);
+  const first = start.asks;
   const way = others.flatMap((to) => measuresBetween(start, to, TO_HALF, option));
   if (way.length < others.length * TO_HALF.length) return undefined;
   const made = peaksOfAll(
@@ -111,6 +121,7 @@ function riseOf(bodies: readonly Body[]): number {
 interface Weighed {
   body: Body;
   statics: Statics;
+  asks: BodyMeasures;
 }
 
 /** A leg that is down in both key poses is down on its way, however the way is drawn. */
