@@ -123,12 +123,9 @@ describe('the machine', () => {
   it('asks less balance of somebody who holds the bar', () => {
     const onCarriage = { demands: ['moving-platform' as const] };
     const balance = (hand: 'bar' | 'hip') =>
-      optionLoadOf(
-        option(
-          [{ shape: 'carriage-plank', arms: { hand: hand === 'bar' ? 'bar' : null } }],
-          onCarriage,
-        ),
-      ).parts.find(({ name }) => name === 'balance')?.points ?? 0;
+      optionLoadOf(option([{ shape: 'carriage-plank', arms: { hand } }], onCarriage)).parts.find(
+        ({ name }) => name === 'balance',
+      )?.points ?? 0;
     expect(balance('bar')).toBeLessThan(7);
     expect(balance('hip')).toBeGreaterThanOrEqual(7);
   });
