@@ -53,7 +53,7 @@ const ORDER = [
   ['hamstring-strap', 'figure-four', 'supine-twist', 'supported-arch', 'final-rest'],
 ];
 const plan = Plan.parse({
-  format: 'wrenfern-plan/1',
+  format: 'wrenfern-plan/2',
   title: 'Bench',
   targetS: 3600,
   segments: ORDER.map((slugs, part) => ({

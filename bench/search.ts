@@ -60,7 +60,7 @@ function planOf(free: number): Plan {
     items: slugs.map((exercise) => ({ kind: 'exercise', id: exercise, exercise })),
   });
   return Plan.parse({
-    format: 'wrenfern-plan/1',
+    format: 'wrenfern-plan/2',
     title: 'Bench',
     targetS: 3300,
     segments: [

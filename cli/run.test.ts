@@ -456,7 +456,7 @@ describe('bad input', () => {
   };
   const plan = (items: unknown[]) =>
     JSON.stringify({
-      format: 'wrenfern-plan/1',
+      format: 'wrenfern-plan/2',
       title: 'T',
       targetS: 600,
       segments: [{ id: 's', name: 'S', items }],

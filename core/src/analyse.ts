@@ -114,7 +114,7 @@ function lookInto(plan: Plan, catalogue: Catalogue, booked: ClassContext): Look 
       retime,
       look: (edited) => orderOf({ ...input, plan: edited, timeline: retime(edited) }),
     });
-  const gear = gearBlocks(rules.worked, machines);
+  const gear = gearBlocks(setItems(rules), machines);
   const findings = [
     ...missingFindings(plan, catalogue),
     ...timeFindings(rules, () => fitRepairs(fitTo(plan.targetS))),
@@ -131,6 +131,14 @@ function lookInto(plan: Plan, catalogue: Catalogue, booked: ClassContext): Look 
   ];
   const coverage = coverDirections(timeline);
   return { analysis: { timeline, coverage, options, props, gear }, rules, findings, fit: fitTo };
+}
+
+/** Every time that an exercise is done, with how the machine is set for it. */
+function setItems({ worked, timeline }: RuleContext): Parameters<typeof gearBlocks>[0] {
+  const gearOf = new Map(worked.map(({ item, gear }) => [item.id, gear]));
+  return timeline.items.flatMap((timed) =>
+    timed.kind === 'exercise' ? [{ timed, gear: gearOf.get(timed.itemId) }] : [],
+  );
 }
 
 /** What the rules find in an edited plan. */

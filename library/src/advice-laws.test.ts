@@ -508,7 +508,7 @@ describe('supports', () => {
           .filter(({ machine }) => machine === 'mat')
           .map(({ slug }) => ({ kind: 'exercise', id: slug, exercise: slug }));
         const segments = [{ id: 'all', name: 'All', items }];
-        const plan = Plan.parse({ format: 'wrenfern-plan/1', title: 'T', targetS: 1800, segments });
+        const plan = Plan.parse({ format: 'wrenfern-plan/2', title: 'T', targetS: 1800, segments });
         const person = { ...Person.parse({ id: 'one', name: 'One', level }), cautions };
         const context = { attendees: [{ person }], cupboard: {}, day: DAY };
         for (const need of analyse(plan, builtInCatalogue, context).props) {
@@ -615,7 +615,7 @@ describe('measures', () => {
 describe('the whole class', () => {
   const planOf = (slugs: readonly string[]): Plan =>
     Plan.parse({
-      format: 'wrenfern-plan/1',
+      format: 'wrenfern-plan/2',
       title: 'Laws',
       targetS: 1800,
       segments: [

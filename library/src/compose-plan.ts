@@ -10,7 +10,7 @@ export function composePlan(
 ): Plan {
   let number = 0;
   return Plan.parse({
-    format: 'wrenfern-plan/1',
+    format: 'wrenfern-plan/2',
     ...details,
     segments: segments.map(([name, items]) => ({
       id: name.toLowerCase().replace(/[^a-z0-9]+/g, '-'),

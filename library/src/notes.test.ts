@@ -217,7 +217,7 @@ describe('Markdown', () => {
       })
       .map(({ parts, minutes, ...details }) =>
         Plan.parse({
-          format: 'wrenfern-plan/1',
+          format: 'wrenfern-plan/2',
           title: 'Any class',
           targetS: minutes * 60,
           ...details,

@@ -39,7 +39,7 @@ const anyPlan = () =>
         ...(sides ? { dose: { kind: 'repetitions', count: 6, sides } } : {}),
       }));
       return Plan.parse({
-        format: 'wrenfern-plan/1',
+        format: 'wrenfern-plan/2',
         title: 'Generated',
         targetS,
         school,

@@ -16,7 +16,7 @@ const times = (count: number, sides: 'none' | 'each' = 'none') =>
 
 function planOf(item: Partial<ExerciseItem> & { exercise: string }): Plan {
   return Plan.parse({
-    format: 'wrenfern-plan/1',
+    format: 'wrenfern-plan/2',
     title: 'Feet',
     machine: 'reformer',
     targetS: 600,

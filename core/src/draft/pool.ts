@@ -77,7 +77,7 @@ function isAskedFor({ slug }: Exercise, { mustHave, climbTo }: DraftWishes): boo
 
 export function emptyPlan(wishes: DraftWishes): Plan {
   return {
-    format: 'wrenfern-plan/1',
+    format: 'wrenfern-plan/2',
     title: wishes.title,
     machine: wishes.machine,
     school: wishes.school,

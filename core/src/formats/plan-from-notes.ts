@@ -27,7 +27,7 @@ export function planFromNotes(
   }
   const segments = making.parts.length > 0 ? making.parts : [emptyPart('Class', 0)];
   return Plan.parse({
-    format: 'wrenfern-plan/1',
+    format: 'wrenfern-plan/2',
     ...facts,
     note: making.notes.join('\n').slice(0, 4000),
     segments,

@@ -1,4 +1,5 @@
 import { applyEdit } from '../plan/edits.ts';
+import { planAsOccurrences } from '../plan/occurrences.ts';
 import type { Plan } from '../plan/plan.ts';
 import { whatStands, type LiveEvent } from './events.ts';
 
@@ -12,7 +13,8 @@ export function changesIn(events: readonly LiveEvent[]): LiveChange[] {
 
 /**
  * The plan as the class goes on with it: what was left out, shortened or made longer on the way counts. What somebody
- * went to all the same stays in it; a change that finds nothing to change changes nothing.
+ * went to all the same stays in it; a change that finds nothing to change changes nothing. What is done more than once
+ * is an item each time, which is what a class steps through and its events name.
  */
 export function planAsTaught(plan: Plan, events: readonly LiveEvent[]): Plan {
   const gone = new Set(events.flatMap((event) => (event.type === 'goTo' ? event.itemId : [])));
@@ -20,5 +22,5 @@ export function planAsTaught(plan: Plan, events: readonly LiveEvent[]): Plan {
     if (edit.type === 'removeItem' && gone.has(edit.itemId)) return taught;
     const result = applyEdit(taught, edit);
     return result.ok ? result.plan : taught;
-  }, plan);
+  }, planAsOccurrences(plan));
 }

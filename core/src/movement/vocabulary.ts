@@ -229,4 +229,5 @@ export const SIDES = ['none', 'each', 'alternating', 'left', 'right'] as const;
 export const Sides = z.enum(SIDES);
 export type Sides = z.infer<typeof Sides>;
 
-export type Side = 'left' | 'right';
+export const Side = z.enum(['left', 'right']);
+export type Side = z.infer<typeof Side>;

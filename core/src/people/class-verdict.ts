@@ -1,7 +1,8 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import { optionOf, type Option } from '../movement/exercise.ts';
 import type { Position } from '../movement/vocabulary.ts';
-import { exerciseItemsOf, type ExerciseItem, type Plan } from '../plan/plan.ts';
+import { exercisesDone } from '../plan/occurrences.ts';
+import type { ExerciseItem, Plan } from '../plan/plan.ts';
 import { amountOf, askedBy, type Asked } from './asked.ts';
 import type { Timeless } from './asks.ts';
 import type { Caution } from './cautions/caution.ts';
@@ -70,7 +71,7 @@ export function classVerdicts(
   catalogue: Catalogue,
   day: string,
 ): Map<string, ClassVerdict> {
-  const items = exerciseItemsOf(plan).map((item) => offerItem(item, plan.school, catalogue));
+  const items = exercisesDone(plan).map((item) => offerItem(item, plan.school, catalogue));
   return new Map(
     attendees.map((attendee) => {
       const choices = options.choices.get(attendee.person.id);
@@ -84,6 +85,7 @@ export function classVerdicts(
 }
 
 interface DoneItem {
+  itemId: string;
   workS: number;
   holdS: number;
   choice: Choice | undefined;
@@ -105,6 +107,7 @@ function doneItem(
     choice === undefined || choice.kind === 'rest' ? undefined : optionOf(exercise, choice.option);
   const how = (choice && choice.kind !== 'rest' ? choice.how : undefined) ?? AS_ASKED;
   return {
+    itemId: item.id,
     workS: clock.workS * how.dose,
     holdS: clock.holdS * how.dose,
     choice,
@@ -121,7 +124,8 @@ function verdictOn(attendee: Attendee, done: readonly DoneItem[], day: string): 
   const isReplaced = ({ choice }: DoneItem) => choice !== undefined && choice.kind !== 'option';
   const replacedS = done.reduce((sum, item) => sum + (isReplaced(item) ? item.workS : 0), 0);
   const replacedShare = workS > 0 ? replacedS / workS : 0;
-  const changes = done.filter(({ choice }) => choice && isChanged(choice)).length;
+  const changed = done.filter(({ choice }) => choice && isChanged(choice));
+  const changes = new Set(changed.map(({ itemId }) => itemId)).size;
   const because = [
     ...cautions.flatMap(({ wholeClass, name, says }) => (wholeClass ? [`${name}: ${says}`] : [])),
     ...(replacedShare > MOST_REPLACED

@@ -26,7 +26,64 @@ const newItem = (id: string): Item => ({
   note: '',
 });
 
+/** A series of three and rounds of two, in parts of their own. */
+const bracketed = Plan.parse({
+  ...makePlan([
+    ['breathe', ['curl', { bracket: 'side' }], ['twist', { bracket: 'side' }], 'bridge'],
+    [
+      ['plank', { bracket: 'turns' }],
+      ['child', { bracket: 'turns' }],
+    ],
+    ['final-rest'],
+  ]),
+}) satisfies Plan;
+const series = { kind: 'series', id: 'side', first: 'right' } as const;
+const rounds = { kind: 'rounds', id: 'turns', times: 3 } as const;
+bracketed.brackets = [series, rounds];
+
 /** Any edit that could be asked for, right or wrong. */
+const anyBracketEdit = (): fc.Arbitrary<Edit> => {
+  const itemId = fc.constantFrom('breathe', 'curl', 'twist', 'bridge', 'plank', 'child', 'nobody');
+  const segmentId = fc.constantFrom('segment-1', 'segment-2', 'segment-3', 'nowhere');
+  const bracketId = fc.constantFrom('side', 'turns', 'new-one', 'plank');
+  const bracket = fc.constantFrom(
+    series,
+    rounds,
+    { kind: 'rounds', id: 'new-one', times: 2 } as const,
+    { kind: 'series', id: 'plank', first: 'left' } as const,
+  );
+  return fc.oneof(
+    fc.record({ type: fc.constant('addBracket' as const), bracket }),
+    fc.record({ type: fc.constant('removeBracket' as const), bracketId }),
+    fc.record({ type: fc.constant('setBracket' as const), bracket }),
+    fc.record(
+      { type: fc.constant('setItemBracket' as const), itemId, bracketId },
+      { requiredKeys: ['type', 'itemId'] },
+    ),
+    fc.record(
+      {
+        type: fc.constant('setOnlySide' as const),
+        itemId,
+        side: fc.constantFrom('left' as const, 'right' as const),
+      },
+      { requiredKeys: ['type', 'itemId'] },
+    ),
+    fc.record({
+      type: fc.constant('moveItem' as const),
+      itemId,
+      segmentId,
+      index: fc.nat({ max: 4 }),
+    }),
+    fc.record({ type: fc.constant('removeItem' as const), itemId }),
+    fc.record({
+      type: fc.constant('addItem' as const),
+      segmentId,
+      index: fc.nat({ max: 4 }),
+      item: fc.constantFrom('new', 'new-2').map(newItem),
+    }),
+  );
+};
+
 const anyEdit = (): fc.Arbitrary<Edit> => {
   const itemId = fc.constantFrom('pause', 'breathe', 'curl', 'twist', 'final-rest', 'nobody');
   const segmentId = fc.constantFrom('segment-1', 'segment-2', 'segment-3', 'nowhere');
@@ -164,6 +221,47 @@ describe('applyEdit', () => {
       }),
       { numRuns: 300, seed: 7 },
     );
+  });
+
+  it('walks brackets back as well, whatever joined or left them on the way', () => {
+    fc.assert(
+      fc.property(fc.array(anyBracketEdit(), { maxLength: 12 }), (edits) => {
+        const inverses: Edit[] = [];
+        let current = bracketed;
+        for (const edit of edits) {
+          const result = applyEdit(current, edit);
+          if (!result.ok) continue;
+          expect(Plan.safeParse(result.plan).success).toBe(true);
+          inverses.unshift(result.inverse);
+          current = result.plan;
+        }
+        for (const inverse of inverses) current = apply(inverse, current).plan;
+        expect(current).toEqual(bracketed);
+      }),
+    );
+  });
+
+  describe('of an item beside a bracket', () => {
+    const bracketsOf = (edited: Plan) =>
+      edited.segments[0]?.items.map((item) => `${item.id}${item.bracket ? '*' : ''}`).join(' ');
+    const move = (itemId: string, index: number) =>
+      bracketsOf(
+        apply({ type: 'moveItem', itemId, segmentId: 'segment-1', index }, bracketed).plan,
+      );
+
+    it('joins it where it lands within', () => {
+      expect(move('bridge', 2)).toBe('breathe curl* bridge* twist*');
+      expect(move('breathe', 1)).toBe('curl* breathe* twist* bridge');
+    });
+
+    it('stays out where it lands at its edge, and in where it came from it', () => {
+      expect(move('breathe', 2)).toBe('curl* twist* breathe bridge');
+      expect(move('curl', 2)).toBe('breathe twist* curl* bridge');
+    });
+
+    it('leaves it where it lands away from it', () => {
+      expect(move('curl', 3)).toBe('breathe twist* bridge curl');
+    });
   });
 
   it('moves an item to a place counted without it', () => {

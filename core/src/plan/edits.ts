@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { Dose } from '../movement/dose.ts';
 import { Gear } from '../movement/gear.ts';
-import { OptionNumber } from '../movement/vocabulary.ts';
+import { OptionNumber, Side } from '../movement/vocabulary.ts';
 import {
+  Bracket,
   Item,
   Plan,
   PlanDetails,
@@ -63,6 +64,16 @@ export const SingleEdit = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('setGear'), itemId: id, gear: Gear.optional() }),
   SetPause,
   z.strictObject({ type: z.literal('setNote'), itemId: id, note: z.string().max(1000) }),
+  z.strictObject({
+    type: z.literal('addBracket'),
+    bracket: Bracket,
+    index: index.optional(),
+  }),
+  /** Items that still name it then stand in none. */
+  z.strictObject({ type: z.literal('removeBracket'), bracketId: id }),
+  z.strictObject({ type: z.literal('setBracket'), bracket: Bracket }),
+  z.strictObject({ type: z.literal('setItemBracket'), itemId: id, bracketId: id.optional() }),
+  z.strictObject({ type: z.literal('setOnlySide'), itemId: id, side: Side.optional() }),
   z.strictObject({ type: z.literal('addSegment'), index, segment: Segment }),
   z.strictObject({ type: z.literal('removeSegment'), segmentId: id }),
   z.strictObject({ type: z.literal('moveSegment'), segmentId: id, index }),
@@ -73,7 +84,7 @@ export const SingleEdit = z.discriminatedUnion('type', [
   }),
   z.strictObject({ type: z.literal('setDetails'), details: PlanDetails.partial() }),
 ]);
-type SingleEdit = z.infer<typeof SingleEdit>;
+export type SingleEdit = z.infer<typeof SingleEdit>;
 
 /** A named change of a plan. Several that belong together are undone together. */
 export type Edit = SingleEdit | { type: 'together'; edits: SingleEdit[] };
@@ -85,6 +96,7 @@ export type EditResult =
 export type EditRefusal =
   | { code: 'no-item'; id: string }
   | { code: 'no-segment'; id: string }
+  | { code: 'no-bracket'; id: string }
   | { code: 'wrong-kind'; id: string }
   | { code: 'id-taken'; id: string };
 
@@ -162,6 +174,26 @@ function applySingle(plan: Plan, edit: SingleEdit): EditResult {
         next: { ...item, note: edit.note },
         inverse: { type: 'setNote', itemId: item.id, note: item.note },
       }));
+    case 'addBracket':
+      return addBracket(plan, edit.bracket, edit.index);
+    case 'removeBracket':
+      return removeBracket(plan, edit.bracketId);
+    case 'setBracket':
+      return setBracket(plan, edit.bracket);
+    case 'setItemBracket':
+      return changeItem(plan, edit.itemId, (item) => ({
+        next: inBracket(item, edit.bracketId),
+        inverse: {
+          type: 'setItemBracket',
+          itemId: item.id,
+          ...(item.bracket ? { bracketId: item.bracket } : {}),
+        },
+      }));
+    case 'setOnlySide':
+      return changeExercise(plan, edit.itemId, (item) => ({
+        next: withOptional(item, 'onlySide', edit.side),
+        inverse: { type: 'setOnlySide', itemId: item.id, side: item.onlySide },
+      }));
     case 'addSegment':
       return addSegment(plan, edit.index, edit.segment);
     case 'removeSegment':
@@ -186,21 +218,43 @@ function refuse(code: EditRefusal['code'], refusedId: string): EditResult {
   return { ok: false, reason: { code, id: refusedId } };
 }
 
-function isTaken(plan: Plan, wanted: string): boolean {
-  return plan.segments.some(
-    (segment) => segment.id === wanted || segment.items.some((item) => item.id === wanted),
+function isTaken({ segments, brackets = [] }: Plan, wanted: string): boolean {
+  const isWanted = (each: { id: string }) => each.id === wanted;
+  return (
+    brackets.some(isWanted) ||
+    segments.some((segment) => isWanted(segment) || segment.items.some(isWanted))
   );
 }
 
+/** An item that lands within a bracket joins it; one that names a bracket keeps it only beside others of it. */
 function addItem(plan: Plan, segmentId: string, at: number, item: Item): EditResult {
   const segment = plan.segments.find((candidate) => candidate.id === segmentId);
   if (!segment) return refuse('no-segment', segmentId);
   if (isTaken(plan, item.id)) return refuse('id-taken', item.id);
+  const index = clamp(at, segment.items);
+  const landed = plan.brackets
+    ? inBracket(item, bracketAt(segment.items, index, item.bracket))
+    : item;
   return {
     ok: true,
-    plan: withItems(plan, segmentId, segment.items.toSpliced(clamp(at, segment.items), 0, item)),
+    plan: withItems(plan, segmentId, segment.items.toSpliced(index, 0, landed)),
     inverse: { type: 'removeItem', itemId: item.id },
   };
+}
+
+function bracketAt(
+  items: readonly Item[],
+  at: number,
+  own: string | undefined,
+): string | undefined {
+  const [before, behind] = [items[at - 1]?.bracket, items[at]?.bracket];
+  if (before !== undefined && before === behind) return before;
+  return own === before || own === behind ? own : undefined;
+}
+
+function inBracket(item: Item, bracketId: string | undefined): Item {
+  const { bracket: _left, ...free } = item;
+  return bracketId === undefined ? free : { ...free, bracket: bracketId };
 }
 
 function removeItem(plan: Plan, itemId: string): EditResult {
@@ -211,8 +265,24 @@ function removeItem(plan: Plan, itemId: string): EditResult {
   return {
     ok: true,
     plan: withItems(plan, segment.id, segment.items.toSpliced(place.index, 1)),
-    inverse: { type: 'addItem', segmentId: segment.id, index: place.index, item },
+    inverse: backInBracket(plan, item, {
+      type: 'addItem',
+      segmentId: segment.id,
+      index: place.index,
+      item,
+    }),
   };
+}
+
+/** Where there are brackets, what puts an item back says in which it stood, whatever it lands in. */
+function backInBracket({ brackets }: Plan, item: Item, back: SingleEdit): Edit {
+  if (!brackets) return back;
+  const { id: itemId, bracket: bracketId } = item;
+  const edits: SingleEdit[] = [
+    back,
+    { type: 'setItemBracket', itemId, ...(bracketId ? { bracketId } : {}) },
+  ];
+  return { type: 'together', edits };
 }
 
 /** `index` counts in the segment as it stands once the item has been lifted out. */
@@ -221,20 +291,16 @@ function moveItem(
   edit: { itemId: string; segmentId: string; index: number },
 ): EditResult {
   const from = placeOf(plan, edit.itemId);
-  if (!from) return refuse('no-item', edit.itemId);
-  const lifted = removeItem(plan, edit.itemId);
-  if (!lifted.ok || lifted.inverse.type !== 'addItem') return lifted;
-  const dropped = addItem(lifted.plan, edit.segmentId, edit.index, lifted.inverse.item);
+  const segment = plan.segments.find((candidate) => candidate.id === from?.segmentId);
+  const item = from && segment?.items[from.index];
+  if (!from || !segment || !item) return refuse('no-item', edit.itemId);
+  const lifted = withItems(plan, segment.id, segment.items.toSpliced(from.index, 1));
+  const dropped = addItem(lifted, edit.segmentId, edit.index, item);
   if (!dropped.ok) return dropped;
   return {
     ok: true,
     plan: dropped.plan,
-    inverse: {
-      type: 'moveItem',
-      itemId: edit.itemId,
-      segmentId: from.segmentId,
-      index: from.index,
-    },
+    inverse: backInBracket(plan, item, { type: 'moveItem', itemId: edit.itemId, ...from }),
   };
 }
 
@@ -288,13 +354,51 @@ function withoutUndefined<T extends object>(value: T): T {
 }
 
 /** Sets a field, or takes it away so that the document stays as it was before it had one. */
-function withOptional<K extends 'dose' | 'options' | 'teaching' | 'gear' | 'variants'>(
+function withOptional<K extends 'dose' | 'options' | 'teaching' | 'gear' | 'variants' | 'onlySide'>(
   item: ExerciseItem,
   key: K,
   value: ExerciseItem[K],
 ): ExerciseItem {
   const { [key]: _dropped, ...rest } = item;
   return (value === undefined ? rest : { ...rest, [key]: value }) as ExerciseItem;
+}
+
+function addBracket(plan: Plan, bracket: Bracket, at = Infinity): EditResult {
+  if (isTaken(plan, bracket.id)) return refuse('id-taken', bracket.id);
+  return {
+    ok: true,
+    plan: withBrackets(plan, (plan.brackets ?? []).toSpliced(at, 0, bracket)),
+    inverse: { type: 'removeBracket', bracketId: bracket.id },
+  };
+}
+
+function removeBracket(plan: Plan, bracketId: string): EditResult {
+  const { brackets = [] } = plan;
+  const index = brackets.findIndex(({ id: own }) => own === bracketId);
+  const bracket = brackets[index];
+  if (!bracket) return refuse('no-bracket', bracketId);
+  return {
+    ok: true,
+    plan: withBrackets(plan, brackets.toSpliced(index, 1)),
+    inverse: { type: 'addBracket', bracket, index },
+  };
+}
+
+function setBracket(plan: Plan, bracket: Bracket): EditResult {
+  const { brackets = [] } = plan;
+  const index = brackets.findIndex(({ id: own }) => own === bracket.id);
+  const before = brackets[index];
+  if (!before) return refuse('no-bracket', bracket.id);
+  return {
+    ok: true,
+    plan: withBrackets(plan, brackets.with(index, bracket)),
+    inverse: { type: 'setBracket', bracket: before },
+  };
+}
+
+/** A plan without brackets has no list of them, as a document that never had one. */
+function withBrackets({ brackets: _before, ...plan }: Plan, brackets: Bracket[]): Plan {
+  return brackets.length === 0 ? plan : { ...plan, brackets };
 }
 
 function addSegment(plan: Plan, at: number, segment: Segment): EditResult {

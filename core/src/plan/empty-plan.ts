@@ -28,7 +28,7 @@ interface Beginning {
 /** A class with its parts and nothing in them. */
 export function emptyPlan({ title, machine, school, targetS }: Beginning): Plan {
   return {
-    format: 'wrenfern-plan/1',
+    format: 'wrenfern-plan/2',
     title,
     machine,
     school,

@@ -71,7 +71,7 @@ describe('an old plan', () => {
   });
 
   it.each([
-    ['a newer version', { ...OLD, format: 'wrenfern-plan/2' }],
+    ['a newer version', { ...OLD, format: 'wrenfern-plan/3' }],
     ['something else', { ...OLD, format: 'other/1' }],
     ['no format', { title: 'x' }],
     ['a list', []],

@@ -4,7 +4,7 @@ import { Dose } from '../movement/dose.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import { Gear } from '../movement/gear.ts';
 import { Id } from '../movement/ids.ts';
-import { Machine, MOST_OPTIONS, OptionNumber, SLUG, Tempo } from '../movement/vocabulary.ts';
+import { Machine, MOST_OPTIONS, OptionNumber, Side, SLUG, Tempo } from '../movement/vocabulary.ts';
 import { ClassStyle } from './class-style.ts';
 import { SchoolRules } from './school.ts';
 
@@ -27,10 +27,16 @@ export const Pacing = z.strictObject({
 });
 export type Pacing = z.infer<typeof Pacing>;
 
+/** The bracket that an item stands in; one that is not there is no bracket. */
+const bracket = Id.optional();
+
 export const ExerciseItem = z.strictObject({
   kind: z.literal('exercise'),
   id: Id,
+  bracket,
   exercise: SLUG,
+  /** Done on this side alone, whatever sides its dose names. */
+  onlySide: Side.optional(),
   /** The exercise's own dose when left out. */
   dose: Dose.optional(),
   /** Option numbers on offer; all of them when left out. */
@@ -55,6 +61,7 @@ export type ExerciseItem = z.infer<typeof ExerciseItem>;
 export const PauseItem = z.strictObject({
   kind: z.literal('pause'),
   id: Id,
+  bracket,
   label: title,
   durationS: z.number().int().min(5).max(1800),
   note: z.string().max(1000).default(''),
@@ -63,6 +70,28 @@ export type PauseItem = z.infer<typeof PauseItem>;
 
 export const Item = z.discriminatedUnion('kind', [ExerciseItem, PauseItem]);
 export type Item = z.infer<typeof Item>;
+
+/** How often a group of exercises is done in turn. */
+const ROUNDS = { least: 2, most: 10 } as const;
+
+/**
+ * Items that stand one behind the other and are done more than once: as a series, all of them on one side and then all
+ * on the other; or in rounds, all of them and then all again. The items name it; where others, or the end of a part,
+ * stand between them, each run is done by itself.
+ */
+export const Bracket = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('series'), id: Id, first: Side }),
+  z.strictObject({
+    kind: z.literal('rounds'),
+    id: Id,
+    times: z
+      .number()
+      .int()
+      .min(ROUNDS.least, 'at least twice')
+      .max(ROUNDS.most, 'at most ten times'),
+  }),
+]);
+export type Bracket = z.infer<typeof Bracket>;
 
 export const Segment = z.strictObject({ id: Id, name: title, items: z.array(Item).max(80) });
 export type Segment = z.infer<typeof Segment>;
@@ -98,7 +127,7 @@ export type PlanDetails = z.infer<typeof PlanDetails>;
 /** One class plan, as stored and exchanged. */
 export const Plan = z
   .strictObject({
-    format: z.literal('wrenfern-plan/1'),
+    format: z.literal('wrenfern-plan/2'),
     title,
     machine: Machine.default('mat'),
     school: School.default('foundations-first'),
@@ -106,6 +135,7 @@ export const Plan = z
     style: PlanDetails.shape.style,
     note: PlanDetails.shape.note.default(''),
     segments: z.array(Segment).max(20),
+    brackets: z.array(Bracket).max(100).optional(),
   })
   .superRefine((plan, context) => {
     const seen = new Set<string>();
@@ -115,6 +145,7 @@ export const Plan = z
         check(item.id, ['segments', segmentIndex, 'items', itemIndex, 'id']),
       );
     });
+    plan.brackets?.forEach((each, at) => check(each.id, ['brackets', at, 'id']));
     function check(value: string, path: (string | number)[]) {
       if (seen.has(value)) {
         context.addIssue({ code: 'custom', path, message: `the id "${value}" is used twice` });

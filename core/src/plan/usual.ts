@@ -25,11 +25,20 @@ function lastHinged(numbers: readonly number[], exercise: Exercise): number | un
 
 /** The dose that will be done, of the first variant where there are several: the item's own, else what the school makes of the option's or the exercise's. */
 export function doseOf(item: ExerciseItem, exercise: Exercise, school: SchoolRules): Dose {
+  return onOneSide(wholeDose(item, exercise, school), item);
+}
+
+function wholeDose(item: ExerciseItem, exercise: Exercise, school: SchoolRules): Dose {
   const [first] = item.variants ?? [];
   if (first?.dose) return first.dose;
   if (item.dose && !first) return item.dose;
   const option = optionOf(exercise, shownOption(item, exercise, school));
   return schoolDose(option.dose ?? exercise.dose, exercise, school, tempoOf(exercise, option));
+}
+
+/** Of a dose for each side the one that the item is about; what has no sides, or alternates, is done whole. */
+export function onOneSide(dose: Dose, { onlySide }: Pick<ExerciseItem, 'onlySide'>): Dose {
+  return onlySide && dose.sides === 'each' ? { ...dose, sides: onlySide } : dose;
 }
 
 /** What a school makes of a dose that nobody set. */

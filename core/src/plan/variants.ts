@@ -3,7 +3,7 @@ import { optionOf, type Exercise, type Option } from '../movement/exercise.ts';
 import { inSentence } from '../movement/words.ts';
 import type { ExerciseItem } from './plan.ts';
 import type { SchoolRules } from './school.ts';
-import { doseOf, schoolDose } from './usual.ts';
+import { doseOf, onOneSide, schoolDose } from './usual.ts';
 
 /** One variant of an item, as it will be done. */
 export interface DoneVariant {
@@ -20,7 +20,8 @@ export function variantsOf(
   return (item.variants ?? []).flatMap(({ option: number, dose }) => {
     if (number > exercise.options.length) return [];
     const option = optionOf(exercise, number);
-    return [{ option, dose: dose ?? schoolDose(option.dose ?? exercise.dose, exercise, school) }];
+    const whole = dose ?? schoolDose(option.dose ?? exercise.dose, exercise, school);
+    return [{ option, dose: onOneSide(whole, item) }];
   });
 }
 

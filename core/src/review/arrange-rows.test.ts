@@ -6,7 +6,7 @@ import { makeExercise } from '../testing/make-exercise.ts';
 import { addBehind, flatIds, headerId, nudge, placeNew, placeRow, rowId } from './arrange-rows.ts';
 
 const plan = Plan.parse({
-  format: 'wrenfern-plan/1',
+  format: 'wrenfern-plan/2',
   title: 'T',
   targetS: 1800,
   segments: [

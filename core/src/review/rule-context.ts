@@ -1,7 +1,7 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import { optionOf } from '../movement/exercise.ts';
 import { gearFor } from '../movement/gear.ts';
-import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
+import { exerciseItemsOf, type ExerciseItem, type Plan } from '../plan/plan.ts';
 import { rulesOf } from '../plan/schools.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';
 import { doseOf } from '../plan/usual.ts';
@@ -21,6 +21,12 @@ export interface ContextInput {
   rules?: readonly Rule[];
 }
 
+/** Where an item is for the second side alone, that is the first time that it is done. */
+function firstPassOf({ bracket, onlySide }: ExerciseItem, { brackets }: Plan): number {
+  const own = brackets?.find(({ id }) => id === bracket);
+  return own?.kind === 'series' && onlySide !== undefined && onlySide !== own.first ? 2 : 1;
+}
+
 /** The plan with everything that rules ask of its items worked out once. */
 export function ruleContext(input: ContextInput): RuleContext {
   const { plan, catalogue, timeline, familiar } = input;
@@ -28,7 +34,8 @@ export function ruleContext(input: ContextInput): RuleContext {
   const items = new Map(exerciseItemsOf(plan).map((item) => [item.id, item]));
   const worked = timeline.items.flatMap((timed, at): Worked[] => {
     const item = items.get(timed.itemId);
-    if (!item) return [];
+    // A second side and later rounds are the same again: rules look at what is done first.
+    if (!item || (timed.pass?.number ?? 1) > firstPassOf(item, plan)) return [];
     const exercise = catalogue.require(item.exercise);
     const option = optionOf(exercise, timed.option ?? exercise.standard);
     const dose = doseOf(item, exercise, school);

@@ -1,3 +1,4 @@
+import { runsOf } from '../plan/occurrences.ts';
 import type { RuleContext } from '../review/rule.ts';
 import type { OrderProblem } from './problem.ts';
 
@@ -22,6 +23,13 @@ export function layOutUnits({ plan, worked, rules }: RuleContext, locks: OrderLo
     ? plan.segments.map(({ items }) => items)
     : [plan.segments.flatMap(({ items }) => items)];
   const joined = new Set(locks.joined);
+  const pinned = new Set(locks.pinned);
+  for (const { bracket, items } of plan.segments.flatMap((each) => runsOf(each, plan.brackets))) {
+    if (!bracket) continue;
+    // A pause keeps its place, and so do those that it stands between.
+    const isPaused = items.some(({ kind }) => kind === 'pause');
+    items.slice(isPaused ? 0 : 1).forEach(({ id }) => (isPaused ? pinned : joined).add(id));
+  }
   for (const { rule } of rules) {
     for (const wish of rule.order ?? []) wish.joined?.(worked).forEach((id) => joined.add(id));
   }
@@ -42,14 +50,14 @@ export function layOutUnits({ plan, worked, rules }: RuleContext, locks: OrderLo
       const last = stretch.at(-1);
       if (isJoined && last !== undefined) {
         units[last]?.push(index);
-        if (locks.pinned.has(item.id) && pinnedAt[last] === -1) {
+        if (pinned.has(item.id) && pinnedAt[last] === -1) {
           pinnedAt[last] = place - (units[last]?.length ?? 1) + 1;
         }
         return;
       }
       stretch.push(units.length);
       units.push([index]);
-      pinnedAt.push(locks.pinned.has(item.id) ? place : -1);
+      pinnedAt.push(pinned.has(item.id) ? place : -1);
     });
     stretches.push(stretch);
     pauses.push(quiet);

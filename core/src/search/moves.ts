@@ -1,5 +1,5 @@
 import { applyEdit, type Edit } from '../plan/edits.ts';
-import type { Item, Plan } from '../plan/plan.ts';
+import { itemsOf, type Item, type Plan } from '../plan/plan.ts';
 import { moveBehind, together } from '../review/repairs.ts';
 
 /** The plan with its items in another order: parts keep how many they hold, or what they hold. */
@@ -149,6 +149,10 @@ function stayingItems(
   return stays;
 }
 
+function bracketIn(plan: Plan, itemId: string): string | undefined {
+  return itemsOf(plan).find(({ id }) => id === itemId)?.bracket;
+}
+
 function moveBlock(
   plan: Plan,
   block: readonly string[],
@@ -168,6 +172,16 @@ function moveBlock(
     current = result.plan;
     behind = itemId;
   });
+  // What belonged together on its way still does where it arrives.
+  for (const itemId of block) {
+    const [was, is] = [bracketIn(plan, itemId), bracketIn(current, itemId)];
+    if (was === is) continue;
+    const edit: Edit = { type: 'setItemBracket', itemId, ...(was ? { bracketId: was } : {}) };
+    const result = applyEdit(current, edit);
+    if (!result.ok) throw new Error(`${itemId} can't be kept in its bracket`);
+    edits.push(edit);
+    current = result.plan;
+  }
   const [only] = edits;
   const edit = edits.length === 1 && only ? only : together(edits);
   if (!edit) throw new Error('nothing to move');

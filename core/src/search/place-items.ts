@@ -14,13 +14,18 @@ export function placeItems(context: RuleContext): Pick<OrderProblem, 'items' | '
   const { marks, leaves, wants } = markItems(context);
   const { things, thingBits } = thingsOf(context);
   const curvesOf = createCurves(context);
+  // What is done again on the other side or in another round goes wherever its first time goes.
+  const allS = new Map<string, number>();
+  for (const { itemId, durationS } of context.timeline.items) {
+    allS.set(itemId, (allS.get(itemId) ?? 0) + durationS);
+  }
   const items = context.worked.map((worked, index): PlacedItem => {
     const { timed, exercise, item } = worked;
     const curves = curvesOf(worked);
     return {
       itemId: item.id,
       name: exercise.name,
-      ownS: Math.max(1, timed.durationS - secondsOf(timed, 'set-up')),
+      ownS: Math.max(1, (allS.get(item.id) ?? timed.durationS) - secondsOf(timed, 'set-up')),
       leaves: leaves[index] ?? NO_BITS,
       wants: wants[index] ?? NO_BITS,
       thingBits: entryOf(thingBits, index),

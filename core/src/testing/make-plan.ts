@@ -12,7 +12,7 @@ export function makePlan(segments: Entry[][], change: Partial<Plan> = {}): Plan 
     return count === 1 ? slug : `${slug}-${count}`;
   };
   return Plan.parse({
-    format: 'wrenfern-plan/1',
+    format: 'wrenfern-plan/2',
     title: 'A class',
     targetS: 1800,
     segments: segments.map((entries, index) => ({

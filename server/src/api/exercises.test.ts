@@ -18,7 +18,7 @@ const save = (slug: string, version: number, exercise: unknown, who = mine) =>
   who.agent.put(`/api/exercises/${slug}`).send({ version, exercise });
 
 const planWith = (slug: string) => ({
-  format: 'wrenfern-plan/1',
+  format: 'wrenfern-plan/2',
   title: 'With our own',
   targetS: 600,
   segments: [{ id: 's', name: 'S', items: [{ id: 'i1', kind: 'exercise', exercise: slug }] }],

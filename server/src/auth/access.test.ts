@@ -177,7 +177,7 @@ const QUERY = new Map([
 ]);
 const EVENT = { id: 'event-0001', atMs: Date.UTC(2026, 10, 26, 18, 15), order: 1, type: 'start' };
 const PLAN = {
-  format: 'wrenfern-plan/1',
+  format: 'wrenfern-plan/2',
   title: 'Taken over',
   targetS: 600,
   segments: [{ id: 's', name: 'S', items: [] }],

@@ -229,13 +229,10 @@ function placeParts(measures: OptionMeasures, option: Option): LoadPart[] {
       () =>
         `the hips come ${Math.round(high ?? 0)} cm over the heart${folded ? ', the feet down' : ''}`,
     ),
-    measuredPart(
-      'balance',
-      tips === undefined ? undefined : Math.max(tips, ground),
-      (at) =>
-        onMoving && at === ground
-          ? 'what it stands on moves'
-          : `${Math.round(at * 100)} % of the way to tipping`,
+    measuredPart('balance', tips === undefined ? undefined : Math.max(tips, ground), (at) =>
+      onMoving && at === ground
+        ? 'what it stands on moves'
+        : `${Math.round(at * 100)} % of the way to tipping`,
     ),
   ];
 }

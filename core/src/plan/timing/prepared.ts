@@ -2,14 +2,15 @@ import type { Catalogue } from '../../movement/catalogue.ts';
 import type { Dose } from '../../movement/dose.ts';
 import { optionOf, type Exercise, type Option } from '../../movement/exercise.ts';
 import { gearAfter, gearFor, type Gear } from '../../movement/gear.ts';
-import { itemsOf, offeredOptions, type ExerciseItem, type Plan } from '../plan.ts';
+import { occurrencesOf } from '../occurrences.ts';
+import { offeredOptions, type ExerciseItem, type Plan } from '../plan.ts';
 import type { SchoolRules } from '../school.ts';
 import { rulesOf } from '../schools.ts';
 import { doseOf, shownOption } from '../usual.ts';
 import { variantsOf, type DoneVariant } from '../variants.ts';
 import { stanceOf, type Stance } from './stance.ts';
 
-/** An exercise item joined with all that decides its time but what stands beside it. */
+/** An exercise item, one time that it is done, joined with all that decides its time but what stands beside it. */
 export interface Prepared {
   item: ExerciseItem;
   exercise: Exercise;
@@ -24,11 +25,12 @@ export interface Prepared {
   left: Stance;
 }
 
-/** Every exercise item in turn; the machine stays set as the one before left it. */
+/** Every time that an exercise is done, in turn; the machine stays set as the one before left it. */
 export function prepareItems(plan: Plan, catalogue: Catalogue): Prepared[] {
   const school = rulesOf(plan.school);
   let gear: Gear | undefined;
-  return itemsOf(plan).flatMap((item): Prepared[] => {
+  const done = occurrencesOf(plan).flatMap(({ occurrences }) => occurrences);
+  return done.flatMap(({ item }): Prepared[] => {
     if (item.kind === 'pause') return [];
     const prepared = prepareItem(item, catalogue.require(item.exercise), school, gear);
     gear = prepared.left.gear;

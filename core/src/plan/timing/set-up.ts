@@ -55,6 +55,19 @@ export function isTwin(before: Stance | undefined, after: Stance): boolean {
   );
 }
 
+const ON_A_SIDE: ReadonlySet<Position> = new Set(['side-lying', 'side-support'] as const);
+
+/** From the last of a series on one side to the first on the other. */
+function turnsOver(before: Stance, after: Stance): boolean {
+  return (
+    ON_A_SIDE.has(before.endPosition) &&
+    ON_A_SIDE.has(after.position) &&
+    before.side !== undefined &&
+    after.side !== undefined &&
+    before.side !== after.side
+  );
+}
+
 function moveBetween(before: Stance | undefined, after: Stance): Cost {
   if (!before)
     return cost('arranging the first shape', Math.max(SET_UP.firstShapeS, after.arrangeS ?? 0));
@@ -63,6 +76,7 @@ function moveBetween(before: Stance | undefined, after: Stance): Cost {
     return cost('up from the cushions', isOverCushions ? SET_UP.overCushionsS : 0);
   }
   if (isTwin(before, after)) return cost('to the other side', SET_UP.twinS);
+  if (turnsOver(before, after)) return cost('rolling over to the other side', SET_UP.rollOverS);
   if (before.endPosition === after.position) return withinPosition(before, after);
   return changeOfPosition(before.endPosition, after);
 }

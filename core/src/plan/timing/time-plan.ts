@@ -2,6 +2,7 @@ import { effortOf } from '../../body/load/option-load.ts';
 import type { Catalogue } from '../../movement/catalogue.ts';
 import type { Exercise, Option } from '../../movement/exercise.ts';
 import type { Position } from '../../movement/vocabulary.ts';
+import { occurrencesOf, type Pass } from '../occurrences.ts';
 import type { PauseItem, Plan } from '../plan.ts';
 import { breathingOf, kindOfPace } from './breathing.ts';
 import { GEAR_SECONDS, type GearSeconds } from './gear-seconds.ts';
@@ -27,7 +28,7 @@ interface Walk {
   plan: Plan;
   pace: Pace;
   context: TimingContext;
-  /** Every exercise item, and how many of them are laid out. */
+  /** Every time that an exercise is done, and how many of them are laid out. */
   prepared: readonly Prepared[];
   index: number;
   met: Set<Position>;
@@ -51,13 +52,12 @@ export function timePlan(plan: Plan, catalogue: Catalogue, context: TimingContex
     met: new Set(),
     done: new Set(),
   };
-  const laidOut = plan.segments.map((segment) => ({
+  const laidOut = occurrencesOf(plan).map(({ segment, occurrences }) => ({
     segment,
-    items: segment.items.map((item) =>
-      item.kind === 'pause'
-        ? layOutPause(item, segment.id, walk)
-        : layOutExercise(segment.id, walk),
-    ),
+    items: occurrences.map(({ id, item, pass }) => {
+      const of = { itemId: item.id, occurrenceId: id, segmentId: segment.id, ...passOf(pass) };
+      return item.kind === 'pause' ? layOutPause(item, of, walk) : layOutExercise(of, walk);
+    }),
   }));
   dropChange(walk);
   let segmentStartS = 0;
@@ -78,11 +78,19 @@ export function timePlan(plan: Plan, catalogue: Catalogue, context: TimingContex
   };
 }
 
-function layOutPause(item: PauseItem, segmentId: string, walk: Walk): TimedItem {
+/** Whose time it is. */
+type Named = Pick<TimedItem, 'itemId' | 'occurrenceId' | 'segmentId' | 'pass'>;
+
+function passOf(pass: Pass | undefined): Pick<TimedItem, 'pass'> {
+  if (!pass) return {};
+  const { number, of, side } = pass;
+  return { pass: { number, of, ...(side ? { side } : {}) } };
+}
+
+function layOutPause(item: PauseItem, named: Named, walk: Walk): TimedItem {
   dropChange(walk);
   return place(walk, {
-    itemId: item.id,
-    segmentId,
+    ...named,
     kind: 'pause',
     name: item.label,
     moves: [],
@@ -101,7 +109,7 @@ function layOutPause(item: PauseItem, segmentId: string, walk: Walk): TimedItem 
   });
 }
 
-function layOutExercise(segmentId: string, walk: Walk): TimedItem {
+function layOutExercise(named: Named, walk: Walk): TimedItem {
   const { prepared: all, index, plan } = walk;
   const prepared = all[index];
   if (!prepared) throw new Error('an item that was not prepared');
@@ -116,8 +124,7 @@ function layOutExercise(segmentId: string, walk: Walk): TimedItem {
     spokenBefore(telling, walk.pace),
   ]);
   const timed = place(walk, {
-    itemId: item.id,
-    segmentId,
+    ...named,
     kind: 'exercise',
     name: exercise.name,
     exercise: exercise.slug,

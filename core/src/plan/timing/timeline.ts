@@ -31,8 +31,14 @@ export interface TimedPart {
   varies: Varies;
 }
 
+/** One time that an item is done. */
 export interface TimedItem {
+  /** The item of the plan. */
   itemId: string;
+  /** This time: the first has the item’s own id. */
+  occurrenceId: string;
+  /** Which time of how many, where its bracket is gone through more than once; in a series, on which side. */
+  pass?: { number: number; of: number; side?: Side };
   segmentId: string;
   kind: 'exercise' | 'pause';
   name: string;

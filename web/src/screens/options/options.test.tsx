@@ -10,7 +10,7 @@ import { Component as Options } from './options.tsx';
 standInForServer();
 
 const PLAN = Plan.parse({
-  format: 'wrenfern-plan/1',
+  format: 'wrenfern-plan/2',
   title: 'Feet and curls',
   machine: 'reformer',
   targetS: 1800,

@@ -9,7 +9,7 @@ import { PauseCards, ThenCard } from './pause-cards.tsx';
 
 const item = (id: string, exercise: string) => ({ kind: 'exercise', id, exercise });
 const PLAN = Plan.parse({
-  format: 'wrenfern-plan/1',
+  format: 'wrenfern-plan/2',
   title: 'Evening',
   targetS: 1800,
   note: 'Long way to the roll back.',

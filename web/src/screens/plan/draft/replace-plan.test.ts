@@ -5,7 +5,7 @@ import { replacePlan } from './replace-plan.ts';
 
 const planOf = (title: string, slugs: string[], change: object = {}) =>
   Plan.parse({
-    format: 'wrenfern-plan/1',
+    format: 'wrenfern-plan/2',
     title,
     targetS: 1800,
     segments: [

@@ -5,7 +5,7 @@ import type { Unsaved } from '../../../data/autosave.ts';
 import { createPlanEditor } from './plan-editor.ts';
 
 const plan = Plan.parse({
-  format: 'wrenfern-plan/1',
+  format: 'wrenfern-plan/2',
   title: 'Evening',
   targetS: 1800,
   segments: [

@@ -9,7 +9,7 @@ standInForServer();
 
 /** A class that begins hard: there is much to settle. */
 const HARD = Plan.parse({
-  format: 'wrenfern-plan/1',
+  format: 'wrenfern-plan/2',
   title: 'Hard at once',
   targetS: 900,
   segments: [

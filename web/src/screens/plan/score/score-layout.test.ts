@@ -6,7 +6,7 @@ import { layOutScore, spansOf, topAt } from './score-layout.ts';
 
 function layoutOf(parts: string[][]) {
   const plan = Plan.parse({
-    format: 'wrenfern-plan/1',
+    format: 'wrenfern-plan/2',
     title: 'T',
     targetS: 1800,
     segments: parts.map((slugs, part) => ({
