@@ -63,6 +63,9 @@ function understood(line: NoteLine): string {
       return `pause     ${line.label}, ${line.durationS} s`;
     case 'detail':
       return `          ${line.text}`;
+    case 'opens':
+    case 'closes':
+      return `          ${line.text}`;
     case 'note':
       return `note      ${line.words}`;
     case 'unsure': {

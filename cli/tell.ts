@@ -2,6 +2,7 @@ import type { Finding, Repair } from '@wrenfern/core/review/rule';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { explainReason } from '@wrenfern/core/people/reasons';
+import { passWords } from '@wrenfern/core/plan/bracket-words';
 import { classVerdicts, sayVerdict } from '@wrenfern/core/people/class-verdict';
 import { sayChoice } from '@wrenfern/core/people/say-choice';
 import type { OptionsPlan } from '@wrenfern/core/people/choose-options';
@@ -26,7 +27,7 @@ export function tellTime(plan: Plan, timeline: Timeline): string {
     lines.push('', `${segment.name}, ${showClock(segment.durationS)}`);
     for (const item of segment.items) {
       lines.push(
-        `  ${showClock(item.startS).padStart(5)}  ${item.name}, ${showClock(item.durationS)}`,
+        `  ${showClock(item.startS).padStart(5)}  ${[item.name, passWords(item), showClock(item.durationS)].filter(Boolean).join(', ')}`,
       );
       for (const part of item.parts) {
         const side = part.side ? `, ${part.side}` : '';

@@ -5,6 +5,8 @@ import { writeMarkdown } from '@wrenfern/core/formats/plan-markdown';
 import { readNotes } from '@wrenfern/core/formats/read-notes';
 import { Dose } from '@wrenfern/core/movement/dose';
 import { StoredPlan } from '@wrenfern/core/plan/migrate-plan';
+import { bracketWords } from '@wrenfern/core/plan/bracket-words';
+import { planAsOccurrences, runsOf } from '@wrenfern/core/plan/occurrences';
 import { Plan, type Item } from '@wrenfern/core/plan/plan';
 import backEase from '../../docs/formats/examples/back-ease-29-minutes.json';
 import timedSets from '../../docs/formats/examples/timed-sets-12-minutes.json';
@@ -58,6 +60,10 @@ describe('a scribbled line', () => {
     ['reformer, 50 min, Classic sequence', 'facts', { machine: 'reformer', minutes: 50 }],
     ['mat; 45 min; led slow', 'facts', { machine: 'mat', style: 'slow' }],
     ['> mind the wrists', 'note', { words: 'mind the wrists' }],
+    ['Series left:', 'opens', { bracket: { kind: 'series', first: 'left' } }],
+    ['- (series, right first)', 'opens', { bracket: { kind: 'series', first: 'right' } }],
+    ['3 rounds:', 'opens', { bracket: { kind: 'rounds', times: 3 } }],
+    ['- (end of rounds)', 'closes', {}],
   ])('"%s" is %s', (line, kind, more) => expect(first(line)).toMatchObject({ kind, ...more }));
 
   it('that names nothing is told, with what is nearest', () => {
@@ -141,12 +147,15 @@ wobbly bridge thing`;
 });
 
 /** Ids are given anew when notes are read. */
-function withoutIds(plan: Plan) {
+function withoutIds({ brackets, ...plan }: Plan) {
   return {
     ...plan,
-    segments: plan.segments.map(({ name, items }) => ({
-      name,
-      items: items.map(({ id: _id, ...item }) => item),
+    segments: plan.segments.map((segment) => ({
+      name: segment.name,
+      runs: runsOf(segment, brackets).map(({ bracket, items }) => ({
+        bracket: bracket ? bracketWords(bracket) : '',
+        items: items.map(({ id: _id, bracket: _in, ...item }) => item),
+      })),
     })),
   };
 }
@@ -196,6 +205,8 @@ describe('Markdown', () => {
           { bar: 'low', facing: 'head to bar' },
         ),
         note: words,
+        onlySide: fc.constantFrom('left', 'right'),
+        bracket: fc.constantFrom('side', 'turns'),
       },
       { requiredKeys: ['kind', 'exercise'] },
     );
@@ -221,6 +232,10 @@ describe('Markdown', () => {
           title: 'Any class',
           targetS: minutes * 60,
           ...details,
+          brackets: [
+            { kind: 'series', id: 'side', first: 'left' },
+            { kind: 'rounds', id: 'turns', times: 3 },
+          ],
           segments: parts.map((items, part) => ({
             id: `p${part}`,
             name: `Part ${part}`,
@@ -231,6 +246,9 @@ describe('Markdown', () => {
     fc.assert(
       fc.property(plans, (plan) => {
         expect(withoutIds(back(plan))).toEqual(withoutIds(plan));
+        expect(withoutIds(planAsOccurrences(back(plan)))).toEqual(
+          withoutIds(planAsOccurrences(plan)),
+        );
       }),
       { numRuns: 120 },
     );

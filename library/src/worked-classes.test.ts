@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Dose } from '@wrenfern/core/movement/dose';
-import type { Plan } from '@wrenfern/core/plan/plan';
+import type { Bracket, Plan } from '@wrenfern/core/plan/plan';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import { composePlan, exercise } from './compose-plan.ts';
 import { builtInCatalogue as catalogue } from './index.ts';
@@ -19,6 +19,18 @@ const times = (count: number, sides: Dose['sides'] = 'none'): Dose => ({
   count,
   sides,
 });
+
+/** All of the first part, in a bracket. */
+function within(plan: Plan, bracket: Bracket): Plan {
+  return {
+    ...plan,
+    brackets: [bracket],
+    segments: plan.segments.map((segment) => ({
+      ...segment,
+      items: segment.items.map((item) => ({ ...item, bracket: bracket.id })),
+    })),
+  };
+}
 
 function expectSeconds(plan: Plan, byHand: readonly number[]) {
   const { items, totalS } = timePlan(plan, catalogue);
@@ -84,6 +96,44 @@ describe('a stretch of class, worked by hand', () => {
       5 + 4.5 + 8 + 10 * 3.6 + 15 + 10 * 3.6,
       13.5 + 4.5 + 8 + 4.5 + 8 + 5 * 4,
       2 + 1.5 + 30,
+    ]);
+  });
+
+  it('a series, one side and then the other, over which the class turns once', () => {
+    const plan = composePlan({ title: 'Side', targetS: 600, style: 'brisk' }, [
+      [
+        'All',
+        [
+          exercise('side-leg-lift', { options: [1], dose: times(10, 'each') }),
+          exercise('clam', { options: [2], dose: times(10, 'each') }),
+        ],
+      ],
+    ]);
+    const series = within(plan, { kind: 'series', id: 'side', first: 'right' });
+    expectSeconds(series, [
+      12.5 + 4.5 + 4.5 + 8 + 10 * 3.6,
+      5 + 4.5 + 8 + 10 * 3.6,
+      // Over once, and no words to speak of.
+      15 + 1 + 10 * 3.6,
+      5 + 1 + 10 * 3.6,
+    ]);
+    expect(timePlan(series, catalogue).totalS).toBeLessThan(timePlan(plan, catalogue).totalS);
+  });
+
+  it('two exercises in turn, in three rounds', () => {
+    const plan = composePlan({ title: 'Rounds', targetS: 600, style: 'brisk' }, [
+      [
+        'All',
+        [
+          exercise('chest-lift', { options: [2], dose: times(8) }),
+          exercise('bridge-roll', { options: [2], dose: times(6) }),
+        ],
+      ],
+    ]);
+    expectSeconds(within(plan, { kind: 'rounds', id: 'turns', times: 3 }), [
+      12.5 + 4.5 + 4.5 + 8 + 8 * 6,
+      5 + 4.5 + 8 + 6 * 2.4,
+      ...[2, 3].flatMap(() => [5 + 1 + 8 * 6, 5 + 1 + 6 * 2.4]),
     ]);
   });
 

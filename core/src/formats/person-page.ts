@@ -61,7 +61,8 @@ export function personPage(input: PersonPageInput): PersonPage {
     parts: analysis.timeline.segments
       .map((segment) => ({
         name: segment.name,
-        rows: segment.items.flatMap(({ itemId, startS }): PersonRow[] => {
+        rows: segment.items.flatMap(({ itemId, startS, pass }): PersonRow[] => {
+          if ((pass?.number ?? 1) > 1) return [];
           const [item, choice] = [items.get(itemId), choices?.get(itemId)];
           return item && choice ? [{ at: clock(startS), ...rowOf(item, choice, input) }] : [];
         }),

@@ -1,6 +1,6 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Exercise } from '../movement/exercise.ts';
-import { Plan, type ExerciseItem, type Item, type Segment } from '../plan/plan.ts';
+import { Plan, type Bracket, type ExerciseItem, type Item, type Segment } from '../plan/plan.ts';
 import { readDose } from './dose-words.ts';
 import type { Detail, NoteLine } from './read-notes.ts';
 
@@ -14,7 +14,14 @@ export function planFromNotes(
   catalogue: Catalogue,
   fallback: Pick<Plan, 'title' | 'machine' | 'school' | 'targetS' | 'style'>,
 ): Plan {
-  const making: Making = { parts: [], notes: [], count: 0, last: undefined };
+  const making: Making = {
+    parts: [],
+    notes: [],
+    brackets: [],
+    count: 0,
+    last: undefined,
+    open: undefined,
+  };
   const facts = { ...fallback };
   for (const line of lines) {
     if (line.kind === 'title') facts.title = line.title;
@@ -31,6 +38,7 @@ export function planFromNotes(
     ...facts,
     note: making.notes.join('\n').slice(0, 4000),
     segments,
+    ...(making.brackets.length > 0 ? { brackets: making.brackets } : {}),
   });
 }
 
@@ -38,8 +46,11 @@ interface Making {
   parts: Segment[];
   /** Of the whole class: what stands before the first exercise. */
   notes: string[];
+  brackets: Bracket[];
   count: number;
   last: Item | undefined;
+  /** The bracket that the next item stands in. */
+  open: string | undefined;
 }
 
 type Content = Exclude<NoteLine, { kind: 'title' | 'facts' }>;
@@ -49,6 +60,16 @@ function take(line: Content, making: Making, chosen: Chosen, catalogue: Catalogu
     case 'part':
       making.parts.push(emptyPart(line.name, making.parts.length));
       making.last = undefined;
+      making.open = undefined;
+      return;
+    case 'opens': {
+      const id = nextId(making, line.bracket.kind);
+      making.brackets.push({ ...line.bracket, id });
+      making.open = id;
+      return;
+    }
+    case 'closes':
+      making.open = undefined;
       return;
     case 'pause':
       put(making, {
@@ -85,6 +106,7 @@ function take(line: Content, making: Making, chosen: Chosen, catalogue: Catalogu
 
 function put(making: Making, item: Item): void {
   if (making.parts.length === 0) making.parts.push(emptyPart('Class', 0));
+  if (making.open) item.bracket = making.open;
   making.parts.at(-1)?.items.push(item);
   making.last = item;
 }
@@ -112,6 +134,9 @@ function addDetail(item: ExerciseItem, detail: Detail, catalogue: Catalogue): vo
       if (variants.length > 1) item.variants = variants.slice(0, 8);
       return;
     }
+    case 'side':
+      item.onlySide = detail.side;
+      return;
     case 'gear':
       item.gear = detail.gear;
   }

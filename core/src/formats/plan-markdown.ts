@@ -2,6 +2,8 @@ import type { Catalogue } from '../movement/catalogue.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import { STRENGTHS, type Gear } from '../movement/gear.ts';
 import type { ExerciseItem, Item, Plan } from '../plan/plan.ts';
+import { runsOf, type Run } from '../plan/occurrences.ts';
+import { bracketWords } from '../plan/bracket-words.ts';
 import { rulesOf } from '../plan/schools.ts';
 import { writeDose } from './dose-words.ts';
 
@@ -25,10 +27,15 @@ export function writeMarkdown(plan: Plan, catalogue: Catalogue): string {
       '',
       `## ${segment.name}`,
       '',
-      ...segment.items.flatMap((item) => linesOf(item, catalogue)),
+      ...runsOf(segment, plan.brackets).flatMap((run) => runLines(run, catalogue)),
     ]),
     '',
   ].join('\n');
+}
+
+function runLines({ bracket, items }: Run, catalogue: Catalogue): string[] {
+  const lines = items.flatMap((item) => linesOf(item, catalogue));
+  return bracket ? [`- (${bracketWords(bracket)})`, ...lines, `- (end of ${bracket.kind})`] : lines;
 }
 
 function linesOf(item: Item, catalogue: Catalogue): string[] {
@@ -44,7 +51,8 @@ function linesOf(item: Item, catalogue: Catalogue): string[] {
 }
 
 function detailsOf(item: ExerciseItem, exercise: Exercise): string[] {
-  const { variants, options, restS, teaching, gear, breathed, phases, tempo, explainS } = item;
+  const { variants, options, restS, teaching, gear, breathed, phases, tempo, explainS, onlySide } =
+    item;
   const each = variants?.map(({ option, dose }) =>
     dose ? `${option}: ${writeDose(dose, exercise)}` : `${option}`,
   );
@@ -58,6 +66,7 @@ function detailsOf(item: ExerciseItem, exercise: Exercise): string[] {
     tempo === undefined ? '' : `kind ${tempo}`,
     explainS === undefined ? '' : `explain ${explainS} s`,
     gear ? `gear ${gearLine(gear)}` : '',
+    onlySide ? `only ${onlySide}` : '',
   ].filter(Boolean);
 }
 

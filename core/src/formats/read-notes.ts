@@ -3,7 +3,7 @@ import type { Dose } from '../movement/dose.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import { Gear, STRENGTHS, type Springs } from '../movement/gear.ts';
 import { searchCatalogue } from '../movement/search.ts';
-import type { Machine } from '../movement/vocabulary.ts';
+import type { Machine, Side } from '../movement/vocabulary.ts';
 import { ClassStyle } from '../plan/class-style.ts';
 import { Pacing, SCHOOL_IDS, type SchoolId, type TeachingStyle } from '../plan/plan.ts';
 import { SCHOOLS } from '../plan/schools.ts';
@@ -25,6 +25,9 @@ export type NoteLine = { line: number; text: string } & (
   | { kind: 'pause'; label: string; durationS: number }
   | { kind: 'detail'; detail: Detail }
   | { kind: 'note'; words: string }
+  /** What follows, up to the end of it or of its part, is done as a series or in rounds. */
+  | { kind: 'opens'; bracket: { kind: 'series'; first: Side } | { kind: 'rounds'; times: number } }
+  | { kind: 'closes' }
   /** No exercise is called that; the nearest, best first. */
   | { kind: 'unsure'; candidates: Exercise[]; words: string }
 );
@@ -37,7 +40,8 @@ export type Detail =
   | { is: 'pacing'; pacing: Pacing }
   /** "1: 10 times; 4: 8 each side", to be read with the exercise at hand. */
   | { is: 'variants'; words: string }
-  | { is: 'gear'; gear: Gear };
+  | { is: 'gear'; gear: Gear }
+  | { is: 'side'; side: Side };
 
 /** As many lines as a class can have items and words. */
 const MOST_LINES = 600;
@@ -83,6 +87,8 @@ function readLine(words: string, isFirst: boolean, names: Names, catalogue: Cata
   const bare = bareOf(words);
   const facts = isFirst || !/\d/.test(bare) || /[,;]/.test(bare) ? readFacts(bare) : undefined;
   if (facts) return facts;
+  const bracket = readBracket(bare);
+  if (bracket) return bracket;
   const part = /^([^\d]{1,80}?):$/.exec(bare);
   if (part) return { kind: 'part', name: part[1] ?? '' };
   const named = findName(bare, names);
@@ -91,6 +97,18 @@ function readLine(words: string, isFirst: boolean, names: Names, catalogue: Cata
   if (pause) return pause;
   const wanted = bare.replace(/[,(].*$/, '').replace(/\s[x×]?\d.*$/, '');
   return { kind: 'unsure', candidates: nearest(wanted, catalogue), words: bare };
+}
+
+/** "(series, right first)", "3 rounds:", "(end of rounds)". */
+function readBracket(bare: string): Read | undefined {
+  const series = /^\(?series(?:[ ,]+(right|left)(?: side)?(?: first)?)?\)?:?$/i.exec(bare);
+  if (series) {
+    const first = series[1]?.toLowerCase() === 'left' ? 'left' : 'right';
+    return { kind: 'opens', bracket: { kind: 'series', first } };
+  }
+  const times = Number(/^\(?(\d{1,2})\s*(?:x\s*)?rounds?\)?:?$/i.exec(bare)?.[1]);
+  if (times >= 2 && times <= 10) return { kind: 'opens', bracket: { kind: 'rounds', times } };
+  return /^\(?end of (?:series|rounds)\)?\.?$/i.test(bare) ? { kind: 'closes' } : undefined;
 }
 
 /** Without bullet, number, tick box or clock time before it. */
@@ -179,6 +197,8 @@ function readDetail(words: string): Detail | undefined {
   if (rest) return { is: 'rest', restS: Number(rest[1]) };
   const teaching = /^teaching\s+(full|brief|none)$/i.exec(words);
   if (teaching) return { is: 'teaching', teaching: teaching[1]?.toLowerCase() as TeachingStyle };
+  const side = /^only (right|left)$/i.exec(words)?.[1]?.toLowerCase();
+  if (side === 'right' || side === 'left') return { is: 'side', side };
   const pacing = readPacing(words);
   if (pacing) return { is: 'pacing', pacing };
   const variants = /^variants\s+(.+)$/i.exec(words);

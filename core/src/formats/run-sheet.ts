@@ -13,6 +13,7 @@ import {
 } from '../plan/plan.ts';
 import type { Choice } from '../people/choice.ts';
 import { markHow } from '../people/say-choice.ts';
+import { passWords } from '../plan/bracket-words.ts';
 import { rulesOf } from '../plan/schools.ts';
 import { showClock } from '../plan/show-time.ts';
 import type { TimedItem } from '../plan/timing/timeline.ts';
@@ -121,7 +122,10 @@ export function runSheet(input: SheetInput): RunSheet {
           const note = item?.note ?? '';
           return { at, name: timed.name, dose, versions: [], change: '', note };
         }
-        return { at, ...exerciseRow(item, timed, input) };
+        const row = { at, ...exerciseRow(item, timed, input) };
+        const again = (timed.pass?.number ?? 1) > 1;
+        // What is done again is told in one line: it was explained the first time.
+        return again ? { ...row, versions: [], change: '', note: '' } : row;
       }),
     })),
   };
@@ -170,13 +174,16 @@ function exerciseRow(
   const { plan, catalogue } = input;
   const exercise = catalogue.require(item.exercise);
   const option = exercise.options[(timed.option ?? exercise.standard) - 1];
-  const variants = variantsOf(item, exercise, rulesOf(plan.school));
+  const side = timed.pass?.side;
+  const done = side ? { ...item, onlySide: side } : item;
+  const variants = variantsOf(done, exercise, rulesOf(plan.school));
+  const pass = timed.pass?.side ? '' : passWords(timed);
   return {
-    name: exercise.name,
+    name: pass ? `${exercise.name}, ${pass}` : exercise.name,
     ...(variants.length > 0
       ? seriesOf(item, exercise, variants, input)
       : {
-          dose: describeDose(doseOf(item, exercise, rulesOf(plan.school))),
+          dose: describeDose(doseOf(done, exercise, rulesOf(plan.school))),
           versions: versionsOf(item, exercise, input),
         }),
     change: changeBefore(item.id, input),

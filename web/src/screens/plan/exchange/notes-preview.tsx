@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Chosen } from '@wrenfern/core/formats/plan-from-notes';
 import type { NoteLine } from '@wrenfern/core/formats/read-notes';
 import { describeDose } from '@wrenfern/core/movement/dose';
+import { bracketWords } from '@wrenfern/core/plan/bracket-words';
 import { Button } from '../../../parts/button.tsx';
 import { inputClass } from '../../../parts/field.tsx';
 
@@ -88,6 +89,10 @@ function Understood({
       );
     case 'detail':
       return <span className="text-soft">of the line above</span>;
+    case 'opens':
+      return <span className="font-semibold">{bracketWords({ ...line.bracket, id: 'new' })}</span>;
+    case 'closes':
+      return <span className="text-soft">the end of it</span>;
     case 'note':
       return <span className="text-soft">a note</span>;
     case 'unsure':
