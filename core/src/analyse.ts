@@ -54,6 +54,12 @@ export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext)
   return { ...analysis, findings: findings.map(({ repairs: _, ...finding }) => finding) };
 }
 
+/** The class in time alone, by the pace of its teacher and the seconds of its machines. */
+export function timeClass(plan: Plan, catalogue: Catalogue, context: ClassContext): Timeline {
+  const { seconds: gearSeconds } = context.machines ?? PLAIN_MACHINES;
+  return timePlan(plan, catalogue, { gearSeconds, ...context });
+}
+
 /** What would settle a finding of this plan: each repair was tried and truly does. */
 export function repairsOf(
   plan: Plan,
@@ -95,8 +101,7 @@ interface Look {
 function lookInto(plan: Plan, catalogue: Catalogue, booked: ClassContext): Look {
   const context = { ...booked, attendees: thoseWhoCome(booked.attendees) };
   const machines = context.machines ?? PLAIN_MACHINES;
-  const timing = { gearSeconds: machines.seconds, ...context };
-  const retime = (edited: Plan) => timePlan(edited, catalogue, timing);
+  const retime = (edited: Plan) => timeClass(edited, catalogue, context);
   const timeline = retime(plan);
   const atOnce = context.versionsAtOnce ?? VERSIONS_AT_ONCE;
   const serve = (of: Plan, timed: Timeline) => {

@@ -3,6 +3,7 @@ export {
   fitClass,
   balanceOf,
   repairsOf,
+  timeClass,
   type Analysis,
   type ClassContext,
 } from './analyse.ts';

@@ -131,11 +131,22 @@ function visit(state: RunState, timeline: Timeline, index: number, atMs: number)
   state.visits.push({ itemId: item.itemId, startedAtMs: atMs, activeMs: 0 });
 }
 
-/** What was seen in people at an item, in turn. */
-export function seenAt(state: RunState, itemId: string): Extract<PersonEvent, { type: 'seen' }>[] {
+/**
+ * What was seen in people at an item, in turn. `times` are the ids of the times that it was done up to now: what
+ * helped on the first side helps on the second.
+ */
+export function seenAt(
+  state: RunState,
+  ...times: readonly string[]
+): Extract<PersonEvent, { type: 'seen' }>[] {
   return state.about.flatMap((event) =>
-    event.type === 'seen' && event.itemId === itemId ? [event] : [],
+    event.type === 'seen' && times.includes(event.itemId) ? [event] : [],
   );
+}
+
+/** Who does which option otherwise than planned, by person: the second side begins as the first was done. */
+export function movedAt(state: RunState, ...times: readonly string[]): Map<string, number> {
+  return new Map(times.flatMap((id) => [...(state.moved.get(id) ?? [])]));
 }
 
 /** The last that was pressed about somebody at an item, which can be taken back. */

@@ -49,7 +49,7 @@ export function summariseClass(
     const actualS = Math.round(actualMs / 1000);
     return {
       itemId: item.itemId,
-      name: item.name,
+      name: item.side ? `${item.name}, ${item.side}` : item.name,
       plannedS: item.durationS,
       actualS,
       done: actualS >= PASSED_OVER_S,

@@ -2,6 +2,8 @@ import type { Came } from './came.ts';
 import type { CautionId } from './cautions/cautions.ts';
 import type { HandChoice } from './choice.ts';
 import type { OwnBounds } from './own-bounds.ts';
+import { timesUpTo } from '../plan/occurrences.ts';
+import type { Plan } from '../plan/plan.ts';
 import type { CautionEntry, Person } from './person.ts';
 import { entriesOn, restrictionsOf, type Restriction } from './restrictions.ts';
 
@@ -22,6 +24,23 @@ export interface GroupMember {
   attendee: Attendee;
   restrictions: readonly Restriction[];
   cautions: readonly CautionId[];
+}
+
+/**
+ * The same person for a class whose every occurrence is an item (`planAsOccurrences`): what was chosen by hand for an
+ * item holds each time that it is done.
+ */
+export function eachTime<Someone extends Pick<Attendee, 'byHand'>>(
+  attendee: Someone,
+  plan: Plan,
+): Someone {
+  const { byHand } = attendee;
+  if (!byHand || !plan.brackets) return attendee;
+  const chosen = [...timesUpTo(plan)].flatMap(([id, [first = id]]) => {
+    const choice = byHand[first];
+    return choice ? [[id, choice] as const] : [];
+  });
+  return { ...attendee, byHand: Object.fromEntries(chosen) };
 }
 
 const MEMBERS = new WeakMap<Attendee, { day: string; member: GroupMember }>();

@@ -1,4 +1,5 @@
 import type { Edit, SingleEdit } from './edits.ts';
+import { freshId } from './fresh-id.ts';
 import { runsOf } from './occurrences.ts';
 import { placeOf, type Bracket, type Item, type Plan } from './plan.ts';
 
@@ -20,6 +21,35 @@ export function gather(plan: Plan, itemIds: readonly string[], bracket: Bracket)
       })),
     ],
   };
+}
+
+/**
+ * Puts an item and the one behind it together: into the bracket of either, whatever its kind, else into a new one.
+ * Undefined where nothing stands behind it in its part, or both are together.
+ */
+export function gatherBehind(plan: Plan, itemId: string, kind: Bracket['kind']): Edit | undefined {
+  const segment = plan.segments.find(({ items }) => items.some(({ id }) => id === itemId));
+  const runs = segment ? runsOf(segment, plan.brackets) : [];
+  const at = runs.findIndex(({ items }) => items.some(({ id }) => id === itemId));
+  const own = runs[at];
+  const inOwn = own?.items.findIndex(({ id }) => id === itemId) ?? -1;
+  if (!own || (own.bracket && inOwn < own.items.length - 1)) return undefined;
+  const next = runs[at + 1];
+  const behind = next?.items[0];
+  if (!behind) return undefined;
+  if (own.bracket) {
+    return { type: 'setItemBracket', itemId: behind.id, bracketId: own.bracket.id };
+  }
+  if (next.bracket) return { type: 'setItemBracket', itemId, bracketId: next.bracket.id };
+  return gather(plan, [itemId, behind.id], newBracket(plan, kind));
+}
+
+/** How often two exercises go in turn, when nobody has said. Common practice. */
+const USUAL_ROUNDS = 3;
+
+export function newBracket(plan: Plan, kind: Bracket['kind']): Bracket {
+  const id = freshId(plan, kind);
+  return kind === 'series' ? { kind, id, first: 'right' } : { kind, id, times: USUAL_ROUNDS };
 }
 
 /** The items in running order, where they stand one behind the other in one part. */

@@ -46,6 +46,18 @@ export function occurrencesOf(plan: Plan): { segment: Segment; occurrences: Occu
   }));
 }
 
+/** For each time that an item is done, by its id: all times up to it, the first by the item’s own id. */
+export function timesUpTo(plan: Plan): Map<string, readonly string[]> {
+  const times = new Map<string, readonly string[]>();
+  const lastOf = new Map<string, readonly string[]>();
+  for (const { id, item } of occurrencesOf(plan).flatMap(({ occurrences }) => occurrences)) {
+    const all = [...(lastOf.get(item.id) ?? []), id];
+    lastOf.set(item.id, all);
+    times.set(id, all);
+  }
+  return times;
+}
+
 /** The exercises of a class each time that they are done, under the ids of their items. */
 export function exercisesDone(plan: Plan): ExerciseItem[] {
   return occurrencesOf(plan).flatMap(({ occurrences }) =>

@@ -2,7 +2,8 @@ import type { Exercise } from '../movement/exercise.ts';
 import type { Edit } from '../plan/edits.ts';
 import { placeOf, type Plan } from '../plan/plan.ts';
 import type { Repair, RuleContext, Worked } from './rule.ts';
-import { freshItemId, newItem, placeAt } from './running-order.ts';
+import { freshId } from '../plan/fresh-id.ts';
+import { newItem, placeAt } from './running-order.ts';
 
 /** Adds an exercise at a place in the running order (counted over all segments). */
 export function addAt(plan: Plan, orderIndex: number, exercise: Exercise): Edit | undefined {
@@ -106,7 +107,7 @@ export function pauseAfter(
   if (!place) return [];
   const item = {
     kind: 'pause' as const,
-    id: freshItemId(plan, 'pause', taken),
+    id: freshId(plan, 'pause', taken),
     label,
     durationS,
     note: '',

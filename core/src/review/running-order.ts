@@ -1,3 +1,4 @@
+import { freshId } from '../plan/fresh-id.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import type { ExerciseItem, Plan, PlanPlace } from '../plan/plan.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
@@ -13,21 +14,10 @@ export function placeAt(plan: Plan, orderIndex: number): PlanPlace | undefined {
   return last && { segmentId: last.id, index: last.items.length };
 }
 
-/** An id for a new item that the plan does not use yet. */
-export function freshItemId(plan: Plan, slug: string, taken: readonly string[] = []): string {
-  const used = new Set([
-    ...taken,
-    ...plan.segments.flatMap((segment) => [segment.id, ...segment.items.map((item) => item.id)]),
-  ]);
-  let number = 1;
-  while (used.has(`${slug.slice(0, 56)}-${number}`)) number += 1;
-  return `${slug.slice(0, 56)}-${number}`;
-}
-
 export function newItem(plan: Plan, exercise: Exercise): ExerciseItem {
   return {
     kind: 'exercise',
-    id: freshItemId(plan, exercise.slug),
+    id: freshId(plan, exercise.slug),
     exercise: exercise.slug,
     restS: 0,
     note: '',

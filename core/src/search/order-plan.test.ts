@@ -60,6 +60,40 @@ describe('orderPlan', () => {
     }
   });
 
+  it('keeps a series and rounds whole, in their order, wherever they go', () => {
+    let moved = 0;
+    for (const { plan: loose, ...lesson } of CLASSES) {
+      const [segment] = loose.segments;
+      const [one, two, three] = (segment?.items ?? []).filter(({ kind }) => kind === 'exercise');
+      if (!segment || !one || !two || !three) continue;
+      const together = new Set([one.id, two.id, three.id]);
+      const at = segment.items.findIndex(({ id }) => together.has(id));
+      if (!segment.items.slice(at, at + 3).every(({ id }) => together.has(id))) continue;
+      const plan: Plan = {
+        ...loose,
+        brackets: [{ kind: 'rounds', id: 'turns', times: 2 }],
+        segments: loose.segments.map((each) => ({
+          ...each,
+          items: each.items.map((item) =>
+            together.has(item.id) ? { ...item, bracket: 'turns' } : item,
+          ),
+        })),
+      };
+      const result = orderPlan(inputOf({ ...lesson, plan }));
+      const order = itemsOf(result.plan);
+      const from = order.findIndex(({ bracket }) => bracket === 'turns');
+      expect(order.slice(from, from + 3).map(({ id }) => id)).toEqual([one.id, two.id, three.id]);
+      expect(order.filter(({ bracket }) => bracket === 'turns')).toHaveLength(3);
+      if (!result.edit) continue;
+      const edited = applyEdit(plan, result.edit);
+      expect(edited.ok && edited.plan).toEqual(result.plan);
+      const back = edited.ok && applyEdit(edited.plan, edited.inverse);
+      expect(back && back.ok && back.plan).toEqual(plan);
+      moved += 1;
+    }
+    expect(moved).toBeGreaterThan(4);
+  });
+
   it('makes each move by itself land behind what it says', () => {
     let landed = 0;
     for (const lesson of CLASSES) {

@@ -1,6 +1,7 @@
 import { Op } from 'sequelize';
 import type { AttendedClass } from '@wrenfern/core/log/suggest-record';
 import { optionTaken, whatStands, type LiveEvent } from '@wrenfern/core/live/events';
+import { planAsOccurrences, timesUpTo } from '@wrenfern/core/plan/occurrences';
 import { exerciseItemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { dayIn } from '@wrenfern/core/week/studio-time';
 import { Booking, ClassEvent, ClassRow, PlanRevision } from '../db/models.ts';
@@ -43,14 +44,15 @@ export async function attendedBy(
   const planOf = new Map(plans.map(({ classId, plan }) => [classId, plan]));
   const bookingOf = new Map(bookings.map((booking) => [booking.classId, booking]));
   return classes.flatMap(({ id, startsAt }) => {
-    const plan = planOf.get(id);
-    if (!plan) return [];
+    const written = planOf.get(id);
+    if (!written) return [];
+    const plan = planAsOccurrences(written);
     const pressed = events.flatMap(({ classId, event }) => (classId === id ? [event] : []));
     const moved = movedIn(pressed, personId);
     return [
       {
         day: dayIn(timeZone, startsAt),
-        done: doneIn(plan, bookingOf.get(id)?.choices ?? {}, moved),
+        done: doneIn(plan, firstOf(written), bookingOf.get(id)?.choices ?? {}, moved),
       },
     ];
   });
@@ -66,14 +68,20 @@ function movedIn(events: readonly LiveEvent[], personId: string): Map<string, nu
   return moved;
 }
 
+/** The item of each time that something is done: choices by hand name items. */
+function firstOf(plan: Plan): Map<string, string> {
+  return new Map([...timesUpTo(plan)].map(([id, [first = id]]) => [id, first]));
+}
+
 /** A rest is nothing done; of a series everybody does all, so no option of it says anything. */
 function doneIn(
   plan: Plan,
+  first: ReadonlyMap<string, string>,
   byHand: Booking['choices'],
   moved: ReadonlyMap<string, number>,
 ): AttendedClass['done'] {
   return exerciseItemsOf(plan).flatMap(({ id, exercise, variants }) => {
-    const choice = byHand[id];
+    const choice = byHand[first.get(id) ?? id];
     const pressed = moved.get(id);
     if (variants) return [{ exercise, option: null }];
     if (pressed !== undefined) return [{ exercise, option: pressed }];

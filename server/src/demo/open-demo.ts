@@ -2,6 +2,7 @@ import { randomBytes, randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import { classLengthS } from '@wrenfern/core/live/class-length';
 import type { LiveEvent } from '@wrenfern/core/live/events';
+import { planAsOccurrences } from '@wrenfern/core/plan/occurrences';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
@@ -216,7 +217,7 @@ const NOTES = [
 /** A class as it may have been taught: each item a little longer or shorter than planned. */
 function taughtEvents(plan: Plan, startMs: number, dayFactor: number, seed: number): LiveEvent[] {
   const random = seededRandom(seed);
-  const timeline = timePlan(plan, DEMO_CATALOGUE);
+  const timeline = timePlan(planAsOccurrences(plan), DEMO_CATALOGUE);
   let atMs = startMs + 60_000;
   const shared = (index: number) => ({
     id: `demo-${seed}-${index}`,

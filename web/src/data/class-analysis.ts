@@ -1,6 +1,14 @@
-import { analyse, balanceOf, repairsOf, type Analysis, type ClassContext } from '@wrenfern/core';
+import {
+  analyse,
+  balanceOf,
+  repairsOf,
+  timeClass,
+  type Analysis,
+  type ClassContext,
+} from '@wrenfern/core';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Plan } from '@wrenfern/core/plan/plan';
+import type { Timeline } from '@wrenfern/core/plan/timing/timeline';
 import type { CoverageLine } from '@wrenfern/core/review/coverage';
 import type { Finding, Repair } from '@wrenfern/core/review/rule';
 import type { WholeClass } from '@wrenfern/contract/classes';
@@ -21,6 +29,11 @@ export function contextOf(known: Known): ClassContext {
 /** Everything that follows from a class as it stands, or as it is being edited. */
 export function analyseClass(known: Known, plan: Plan, catalogue: Catalogue): Analysis {
   return analyse(plan, catalogue, contextOf(known));
+}
+
+/** Its seconds alone, as it is or as it might be. */
+export function timeIn(known: Known, plan: Plan, catalogue: Catalogue): Timeline {
+  return timeClass(plan, catalogue, contextOf(known));
 }
 
 /** What would settle one of its findings. */

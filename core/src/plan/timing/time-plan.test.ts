@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { makeCatalogue, makeExercise } from '../../testing/make-exercise.ts';
 import { copyOf, makePlan } from '../../testing/make-plan.ts';
+import { planAsOccurrences } from '../occurrences.ts';
+import type { Bracket } from '../plan.ts';
 import { STEADY_PACE } from './pace.ts';
 import { timePlan } from './time-plan.ts';
 import { secondsOf, shareOfTime, type Timeline } from './timeline.ts';
@@ -113,6 +115,64 @@ describe('timePlan', () => {
       }),
       { numRuns: 200, seed: 7 },
     );
+  });
+
+  describe('of a bracket', () => {
+    const inOne = (slugs: readonly string[], bracket: Bracket) => ({
+      ...makePlan([slugs.map((slug): [string, object] => [slug, { bracket: bracket.id }])]),
+      brackets: [bracket],
+    });
+    const slugs = fc.array(fc.constantFrom('leg-lift', 'side-press', 'clam'), {
+      minLength: 2,
+      maxLength: 5,
+    });
+    const sided = makeCatalogue(
+      ['leg-lift', 'side-press', 'clam'].map((slug) =>
+        makeExercise(slug, {
+          position: 'side-lying',
+          dose: { kind: 'repetitions', count: 8, sets: 1, sides: 'each', directions: 1 },
+        }),
+      ),
+    );
+
+    it('is shorter as a series than turned over in each, and works as long', () => {
+      fc.assert(
+        fc.property(slugs, fc.constantFrom('left' as const, 'right' as const), (list, first) => {
+          const apart = timePlan(makePlan([list]), sided);
+          const series = timePlan(inOne(list, { kind: 'series', id: 'side', first }), sided);
+          expect(series.totalS).toBeLessThan(apart.totalS);
+          expect(series.items).toHaveLength(2 * list.length);
+          const workS = ({ items }: Timeline) =>
+            items.reduce((sum, each) => sum + secondsOf(each, 'work'), 0);
+          expect(Math.abs(workS(series) - workS(apart))).toBeLessThanOrEqual(list.length);
+        }),
+      );
+    });
+
+    it('takes as long whichever side is first', () => {
+      const of = (first: 'left' | 'right') =>
+        timePlan(inOne(['clam', 'leg-lift'], { kind: 'series', id: 'side', first }), sided).totalS;
+      expect(of('left')).toBe(of('right'));
+    });
+
+    it('is longer by a round more', () => {
+      fc.assert(
+        fc.property(slugs, fc.integer({ min: 2, max: 9 }), (list, times) => {
+          const of = (n: number) =>
+            timePlan(inOne(list, { kind: 'rounds', id: 'turns', times: n }), sided).totalS;
+          expect(of(times + 1)).toBeGreaterThan(of(times));
+        }),
+      );
+    });
+
+    it('is the same seconds when every time is written as an item', () => {
+      const series = inOne(['clam', 'leg-lift'], { kind: 'series', id: 'side', first: 'left' });
+      const [one, other] = [series, planAsOccurrences(series)].map((each) => timePlan(each, sided));
+      expect(other?.totalS).toBe(one?.totalS);
+      expect(other?.items.map(({ itemId }) => itemId)).toEqual(
+        one?.items.map(({ occurrenceId }) => occurrenceId),
+      );
+    });
   });
 
   it('gives the same seconds for the same plan', () => {

@@ -83,8 +83,8 @@ type Named = Pick<TimedItem, 'itemId' | 'occurrenceId' | 'segmentId' | 'pass'>;
 
 function passOf(pass: Pass | undefined): Pick<TimedItem, 'pass'> {
   if (!pass) return {};
-  const { number, of, side } = pass;
-  return { pass: { number, of, ...(side ? { side } : {}) } };
+  const { bracket, number, of, side } = pass;
+  return { pass: { bracketId: bracket.id, number, of, ...(side ? { side } : {}) } };
 }
 
 function layOutPause(item: PauseItem, named: Named, walk: Walk): TimedItem {
@@ -130,6 +130,7 @@ function layOutExercise(named: Named, walk: Walk): TimedItem {
     exercise: exercise.slug,
     option: option.number,
     tempo: kindOfPace(item, exercise, option),
+    ...(stance.side ? { side: stance.side } : {}),
     position: stance.position,
     endPosition: stance.endPosition,
     ...bodyOf(exercise, option),

@@ -38,11 +38,13 @@ export interface TimedItem {
   /** This time: the first has the item’s own id. */
   occurrenceId: string;
   /** Which time of how many, where its bracket is gone through more than once; in a series, on which side. */
-  pass?: { number: number; of: number; side?: Side };
+  pass?: { bracketId: string; number: number; of: number; side?: Side };
   segmentId: string;
   kind: 'exercise' | 'pause';
   name: string;
   exercise?: string;
+  /** Where one side alone is done this time. */
+  side?: Side;
   /** The option whose props, place and effort the group is shown. */
   option?: number;
   /** The kind of repetition that it is done in. */

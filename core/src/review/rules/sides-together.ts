@@ -6,7 +6,8 @@ import { rulesOf } from '../../plan/schools.ts';
 import { doseOf } from '../../plan/usual.ts';
 import type { Edit } from '../../plan/edits.ts';
 import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
-import { freshItemId, placeAt } from '../running-order.ts';
+import { freshId } from '../../plan/fresh-id.ts';
+import { placeAt } from '../running-order.ts';
 
 interface OneSided {
   item: ExerciseItem;
@@ -140,7 +141,7 @@ function mirror(plan: Plan, first: Block, second: Block | undefined): Edit {
   const after = (first.at(-1)?.at ?? 0) + 1;
   const place = placeBehind(plan, first) ?? placeAt(plan, after);
   const additions = first.map((one, index) => {
-    const id = freshItemId(plan, one.item.exercise, taken);
+    const id = freshId(plan, one.item.exercise, taken);
     taken.push(id);
     const sides = opposite(one.side);
     return {

@@ -11,6 +11,7 @@ import { sayRemedy } from '@wrenfern/core/people/remedies';
 import { signOf } from '@wrenfern/core/people/signs';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import type { LengthEdit } from '@wrenfern/core/plan/edits';
+import { planAsOccurrences } from '@wrenfern/core/plan/occurrences';
 import { itemsOf } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { useLesson } from '../../data/use-lesson.ts';
@@ -35,8 +36,9 @@ export function Component() {
   const [openedAtMs] = useState(() => Date.now());
   const summary = useMemo(() => {
     if (!events.data) return undefined;
-    // The plan as it was taught: what is planned since is another class.
-    const { timeline } = analyseClass(lesson, events.data.taught?.plan ?? lesson.plan, catalogue);
+    // The plan as it was taught, each side and round by itself: what is planned since is another class.
+    const taught = planAsOccurrences(events.data.taught?.plan ?? lesson.plan);
+    const { timeline } = analyseClass(lesson, taught, catalogue);
     const pressed = events.data.pressed.map(({ event }) => event);
     return summariseClass(timeline, pressed, openedAtMs);
   }, [lesson, events.data, openedAtMs, catalogue]);
@@ -199,7 +201,7 @@ function Details({
   const moves = [...item.moved].map(
     ([id, option]) => `${nameOf.get(id) ?? 'somebody'} did option ${option}`,
   );
-  const planned = itemsOf(lesson.plan).find(({ id }) => id === item.itemId);
+  const planned = itemsOf(planAsOccurrences(lesson.plan)).find(({ id }) => id === item.itemId);
   const exercise = planned?.kind === 'exercise' ? catalogue.get(planned.exercise) : undefined;
   const seen = item.seen.map(({ personId, sign, remedy }) => {
     const tried = exercise ? sayRemedy(remedy, exercise) : remedy.kind;

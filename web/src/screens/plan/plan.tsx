@@ -4,8 +4,9 @@ import { useStore } from 'zustand';
 import type { WholeClass } from '@wrenfern/contract/classes';
 import type { Analysis } from '@wrenfern/core';
 import { applyEdit, type Edit } from '@wrenfern/core/plan/edits';
+import type { Plan } from '@wrenfern/core/plan/plan';
 import { useCatalogue } from '../../data/catalogue.tsx';
-import { analyseClass, repairsIn } from '../../data/class-analysis.ts';
+import { analyseClass, repairsIn, timeIn } from '../../data/class-analysis.ts';
 import { useLesson } from '../../data/use-lesson.ts';
 import { useSession } from '../../data/use-session.ts';
 import { Button } from '../../parts/button.tsx';
@@ -42,12 +43,13 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
     () => ({
       editor,
       analysis,
+      retime: (edited: Plan) => timeIn(lesson, edited, catalogue),
       attendees: lesson.attendees,
       machines: lesson.machines,
       mayEdit: !isReader,
       preview,
     }),
-    [editor, analysis, lesson.attendees, lesson.machines, isReader, preview],
+    [editor, analysis, lesson, catalogue, isReader, preview],
   );
   const previewDrop = (edit: Edit | undefined) => {
     const result = edit && applyEdit(editor.getState().plan, edit);

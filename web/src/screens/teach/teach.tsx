@@ -13,6 +13,8 @@ import { Button, buttonClass } from '../../parts/button.tsx';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
 import { minutes } from '../../parts/dates.ts';
+import { eachTime } from '@wrenfern/core/people/attendee';
+import { planAsOccurrences } from '@wrenfern/core/plan/occurrences';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { KeepTime } from './keep-time.tsx';
@@ -74,15 +76,23 @@ interface TeachProps {
 
 function Teach({ lesson, known, onStarted }: TeachProps) {
   const catalogue = useCatalogue();
+  // Whoever chose an option by hand does it on both sides and in every round.
+  const eachTimeDone = useMemo(
+    () => ({
+      ...lesson,
+      attendees: lesson.attendees.map((each) => eachTime(each, lesson.plan)),
+    }),
+    [lesson],
+  );
   const layOut = useCallback(
-    (plan: Plan) => analyseClass(lesson, plan, catalogue),
-    [lesson, catalogue],
+    (plan: Plan) => analyseClass(eachTimeDone, plan, catalogue),
+    [eachTimeDone, catalogue],
   );
   const { id: classId, revision } = lesson;
   const run = useRun({ classId, revision, plan: lesson.plan, layOut, known, onStarted });
   const { analysis, plan } = run;
   const { timeline } = analysis;
-  const taught = useMemo(() => ({ ...lesson, plan }), [lesson, plan]);
+  const taught = useMemo(() => ({ ...eachTimeDone, plan }), [eachTimeDone, plan]);
   const starting = useBegin(lesson, run);
   useTeachKeys(run, timeline, starting.begin);
   useStayAwake(run.state.status === 'running');
@@ -114,7 +124,7 @@ function Teach({ lesson, known, onStarted }: TeachProps) {
         />
         <VersionsAside lesson={taught} analysis={analysis} run={run} now={run.now} />
       </div>
-      <KeepTime lesson={taught} planned={lesson.plan} run={run} now={run.now} />
+      <KeepTime lesson={taught} planned={planAsOccurrences(lesson.plan)} run={run} now={run.now} />
       <TeachBar run={run} now={run.now} />
     </main>
   );

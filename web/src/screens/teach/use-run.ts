@@ -4,6 +4,7 @@ import { LiveEvent, nextOrder } from '@wrenfern/core/live/events';
 import { runClass, viewNow, type NowView, type RunState } from '@wrenfern/core/live/run-class';
 import type { Analysis } from '@wrenfern/core';
 import { changesIn, planAsTaught, type LiveChange } from '@wrenfern/core/live/plan-as-taught';
+import { timesUpTo } from '@wrenfern/core/plan/occurrences';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import type { EventsRead } from '../../data/use-classes.ts';
 import { ClassEvents, EventsTaken } from '@wrenfern/contract/classes';
@@ -25,6 +26,8 @@ export interface Run {
   now: NowView | undefined;
   /** The plan with what was changed on the way, and all that follows from it. */
   plan: Plan;
+  /** For each item as it is taught: the items that are the same one done before, and itself. */
+  times: ReadonlyMap<string, readonly string[]>;
   analysis: Analysis;
   /** What was changed on the way and stands, in turn. */
   changes: LiveChange[];
@@ -71,6 +74,7 @@ export function useRun({ classId, revision, plan, layOut, known, onStarted }: Ru
   const start = useCallback(() => record({ type: 'start', revision }), [record, revision]);
   useFollow(classId, seen);
   const changes = useMemo(() => changesIn(events), [events]);
+  const times = useMemo(() => timesUpTo(plan), [plan]);
   const planNow = useMemo(() => planAsTaught(plan, events), [plan, events]);
   const analysis = useMemo(() => layOut(planNow), [layOut, planNow]);
   const { timeline } = analysis;
@@ -91,6 +95,7 @@ export function useRun({ classId, revision, plan, layOut, known, onStarted }: Ru
     state,
     now,
     plan: planNow,
+    times,
     analysis,
     changes,
     ...delivered,

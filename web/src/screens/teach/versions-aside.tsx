@@ -2,7 +2,7 @@ import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Analysis } from '@wrenfern/core';
 import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 import type { View } from '@wrenfern/core/movement/pose';
-import { seenAt, type NowView } from '@wrenfern/core/live/run-class';
+import { movedAt, seenAt, type NowView } from '@wrenfern/core/live/run-class';
 import type { Choice } from '@wrenfern/core/people/choice';
 import { markRemedy } from '@wrenfern/core/people/remedies';
 import { markHow } from '@wrenfern/core/people/say-choice';
@@ -52,7 +52,8 @@ interface Running {
 
 /** The planned versions, with everyone who moved during the class under the option they took. */
 function runningVersions({ lesson, analysis, run, now }: AsideProps): Running[] {
-  const moved = run.state.moved.get(now.item.itemId) ?? new Map<string, number>();
+  const times = run.times.get(now.item.itemId) ?? [now.item.itemId];
+  const moved = movedAt(run.state, ...times);
   const nameOf = new Map(
     lesson.attendees.map(({ person }) => [person.id, person.name.split(' ')[0] ?? person.name]),
   );
@@ -66,7 +67,7 @@ function runningVersions({ lesson, analysis, run, now }: AsideProps): Running[] 
     const choice = choiceOf(id);
     return choice === undefined || choice.kind === 'rest' ? [] : markHow(choice.how);
   };
-  const tried = seenAt(run.state, now.item.itemId);
+  const tried = seenAt(run.state, ...times);
   const named = (id: string, marks: readonly string[]) => ({
     id,
     name: nameOf.get(id) ?? id,

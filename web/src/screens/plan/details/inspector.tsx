@@ -4,6 +4,7 @@ import { optionOf, type Exercise } from '@wrenfern/core/movement/exercise';
 import { type ExerciseItem, type Item, type PauseItem } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { schoolWords } from '@wrenfern/core/plan/school-words';
+import { passWords } from '@wrenfern/core/plan/bracket-words';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { doseOf } from '@wrenfern/core/plan/usual';
 import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
@@ -14,6 +15,7 @@ import { Figure } from '../../../parts/figure.tsx';
 import { Select } from '../../../parts/select.tsx';
 import { Stepper } from '../../../parts/stepper.tsx';
 import { capital, FOUNDATION_WORDS, POSITION_WORDS } from '@wrenfern/core/movement/words';
+import { BracketPart, WithTheNext } from './bracket-part.tsx';
 import { DoseEditor } from './dose-editor.tsx';
 import { OptionList } from './option-list.tsx';
 import { PaceEditor } from './pace-editor.tsx';
@@ -43,13 +45,15 @@ function Chosen() {
   if (!item || !timed) return <PlanDetailsPanel />;
   return (
     <div className="flex flex-col gap-4 p-4" key={item.id}>
+      <BracketPart item={item} />
       {item.kind === 'pause' ? (
         <PauseInspector item={item} />
       ) : (
         <ExerciseInspector item={item} timed={timed} />
       )}
+      <WithTheNext item={item} />
       <NoteField item={item} />
-      <WhereTimeGoes timed={timed} />
+      <WhereTimeGoes times={analysis.timeline.items.filter(({ itemId }) => itemId === item.id)} />
       {mayEdit ? <MoveButtons itemId={item.id} name={timed.name} /> : null}
     </div>
   );
@@ -250,21 +254,24 @@ const PART_WORDS = {
   pause: 'Pause',
 } as const;
 
-/** Every second of the item, each part with its reason. */
-function WhereTimeGoes({ timed }: { timed: TimedItem }) {
+/** Every second of the item, each time that it is done, each part with its reason. */
+function WhereTimeGoes({ times }: { times: readonly TimedItem[] }) {
+  const totalS = times.reduce((sum, { durationS }) => sum + durationS, 0);
+  const parts = times.flatMap((timed) =>
+    timed.parts.map((part) => ({ part, pass: passWords(timed) })),
+  );
   return (
     <details className="rounded-xl border border-line bg-leaf p-3">
-      <summary className="cursor-pointer font-semibold">
-        Where {showClock(timed.durationS)} goes
-      </summary>
+      <summary className="cursor-pointer font-semibold">Where {showClock(totalS)} goes</summary>
       <ol className="mt-2 flex flex-col gap-1.5">
-        {timed.parts.map((part) => (
+        {parts.map(({ part, pass }) => (
           <li key={part.startS} className="grid grid-cols-[3rem_1fr] gap-2">
             <span className="text-right text-soft">{showClock(part.durationS)}</span>
             <span>
               <span className="font-semibold">
                 {PART_WORDS[part.kind]}
                 {part.side && part.side !== 'alternating' ? `, ${part.side}` : ''}
+                {pass && !part.side ? `, ${pass}` : ''}
               </span>{' '}
               <span className="text-soft">
                 {part.reason} ({part.source})

@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
-import { freshItemId } from '@wrenfern/core/review/running-order';
+import { freshId } from '@wrenfern/core/plan/fresh-id';
 import { shareOfTime } from '@wrenfern/core/plan/timing/timeline';
 import { ClassStyle, STYLE_WORDS } from '@wrenfern/core/plan/class-style';
 import type { Segment } from '@wrenfern/core/plan/plan';
@@ -137,7 +137,7 @@ function Parts() {
     edit({
       type: 'addSegment',
       index: plan.segments.length,
-      segment: { id: freshItemId(plan, 'part'), name: 'New part', items: [] },
+      segment: { id: freshId(plan, 'part'), name: 'New part', items: [] },
     });
   const addPause = () => {
     const segment = plan.segments[0];
@@ -148,7 +148,7 @@ function Parts() {
       index: 0,
       item: {
         kind: 'pause',
-        id: freshItemId(plan, 'pause'),
+        id: freshId(plan, 'pause'),
         label: 'Welcome',
         durationS: 120,
         note: '',

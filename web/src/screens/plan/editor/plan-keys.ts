@@ -1,7 +1,9 @@
 import { useEffect, useEffectEvent } from 'react';
 import type { StoreApi } from 'zustand/vanilla';
 import type { Finding, Repair } from '@wrenfern/core/review/rule';
-import { itemsOf } from '@wrenfern/core/plan/plan';
+import { bracketMates, dissolve, gatherBehind } from '@wrenfern/core/plan/bracket-edits';
+import type { Edit } from '@wrenfern/core/plan/edits';
+import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import type { KeyHint } from '../../../parts/keys-help.tsx';
 import { isTyping } from '../../../parts/typing.ts';
 import { nudge } from '@wrenfern/core/review/arrange-rows';
@@ -18,6 +20,8 @@ export const PLAN_KEYS: readonly KeyHint[] = [
   { keys: 'Alt ↑ and Alt ↓', does: 'Move the chosen row' },
   { keys: 'n and p', does: 'Open the next or the previous thing to settle' },
   { keys: '1, 2, 3', does: 'Take that repair of the thing that is open' },
+  { keys: 's and r', does: 'Put the chosen row and the next into a series, or in rounds' },
+  { keys: 'u', does: 'Take apart the series or rounds of the chosen row' },
   { keys: 'Delete', does: 'Remove the chosen row' },
   { keys: 'Ctrl Z', does: 'Undo' },
   { keys: 'Ctrl Shift Z', does: 'Redo' },
@@ -77,6 +81,13 @@ function settle(
   return true;
 }
 
+/** From the last of a series or of rounds the next row is taken in, so that pressing again goes on. */
+function bracketEdit(plan: Plan, itemId: string, key: 's' | 'r' | 'u'): Edit | undefined {
+  const mates = bracketMates(plan, itemId);
+  if (key === 'u') return mates && dissolve(plan, mates.bracket.id);
+  return gatherBehind(plan, mates?.items.at(-1)?.id ?? itemId, key === 's' ? 'series' : 'rounds');
+}
+
 /** True when the key was ours. */
 function act(editor: PlanEditor, event: KeyboardEvent): boolean {
   const { selectedId, plan } = editor;
@@ -100,6 +111,11 @@ function act(editor: PlanEditor, event: KeyboardEvent): boolean {
     const edit = nudge(plan, selectedId, event.key === 'ArrowUp' ? -1 : 1);
     if (edit) editor.edit(edit);
     return true;
+  }
+  if (!event.altKey && (event.key === 's' || event.key === 'r' || event.key === 'u')) {
+    const edit = bracketEdit(plan, selectedId, event.key);
+    if (edit) editor.edit(edit);
+    return edit !== undefined;
   }
   if (event.key === 'Delete') {
     editor.edit({ type: 'removeItem', itemId: selectedId });

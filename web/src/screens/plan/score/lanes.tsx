@@ -158,6 +158,19 @@ function HeldLane({ layout, lane }: LaneProps) {
 
 function SidesLane({ layout, lane }: LaneProps) {
   return layout.rows.map(({ item, top, height }) => {
+    if (item.pass?.side) {
+      const words = item.pass.side === 'right' ? 'R, L' : 'L, R';
+      return (
+        <span
+          key={item.itemId}
+          className="absolute grid place-items-center text-[0.8125rem]"
+          style={{ top, height, left: lane.left, width: lane.width }}
+          title="all of the series on one side, then all on the other"
+        >
+          {words}
+        </span>
+      );
+    }
     const only = item.parts.find((part) => part.side === 'left' || part.side === 'right');
     const both = item.parts.some((part) => part.side === 'right') && only?.side === 'left';
     const alternating = item.parts.some((part) => part.side === 'alternating');

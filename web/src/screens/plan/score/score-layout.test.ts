@@ -20,7 +20,7 @@ function layoutOf(parts: string[][]) {
     })),
   });
   const timeline = timePlan(plan, builtInCatalogue);
-  return { timeline, layout: layOutScore(timeline) };
+  return { timeline, layout: layOutScore(timeline, plan) };
 }
 
 const { timeline, layout } = layoutOf([

@@ -1,3 +1,6 @@
+import { passWords } from '@wrenfern/core/plan/bracket-words';
+import { runsOf, type Run } from '@wrenfern/core/plan/occurrences';
+import type { Bracket, Plan } from '@wrenfern/core/plan/plan';
 import type { Timeline, TimedItem } from '@wrenfern/core/plan/timing/timeline';
 
 /** Pixels of one minute, and the least that a row can be read at. */
@@ -6,9 +9,36 @@ const ROW_LEAST_PX = 44;
 const ROW_MOST_PX = 132;
 const HEADER_PX = 32;
 const GAP_PX = 4;
+/** What tells over a bracket what it is, and under it when each pass begins. */
+const BRACKET_HEAD_PX = 22;
+const BRACKET_FOOT_PX = 24;
 
+/** An item of the plan, however often it is done. */
 export interface ScoreRow {
+  /** The first time that it is done. */
   item: TimedItem;
+  /** Of all times together. */
+  durationS: number;
+  top: number;
+  height: number;
+}
+
+/** A series or rounds: a frame round its rows, told above them and below. */
+export interface ScoreBracket {
+  bracket: Bracket;
+  itemIds: string[];
+  segmentId: string;
+  top: number;
+  height: number;
+  foot: { top: number; height: number };
+  durationS: number;
+  passes: { words: string; startS: number }[];
+}
+
+/** A stretch of time and where it stands. */
+interface Stretch {
+  startS: number;
+  endS: number;
   top: number;
   height: number;
 }
@@ -24,32 +54,71 @@ export interface ScoreHeader {
 export interface ScoreLayout {
   headers: ScoreHeader[];
   rows: ScoreRow[];
+  brackets: ScoreBracket[];
+  stretches: Stretch[];
   height: number;
 }
 
 /** Time runs down: a row is as tall as its minutes, within what can be read. */
-export function layOutScore(timeline: Timeline): ScoreLayout {
-  const headers: ScoreHeader[] = [];
-  const rows: ScoreRow[] = [];
-  let top = 0;
+export function layOutScore(timeline: Timeline, plan: Plan): ScoreLayout {
+  const layout: ScoreLayout = { headers: [], rows: [], brackets: [], stretches: [], height: 0 };
+  const times = timesByItem(timeline);
   for (const segment of timeline.segments) {
-    headers.push({
-      segmentId: segment.segmentId,
-      name: segment.name,
-      durationS: segment.durationS,
-      top,
-      height: HEADER_PX,
-    });
-    top += HEADER_PX + GAP_PX;
-    for (const item of segment.items) {
-      const height = Math.round(
-        Math.min(ROW_MOST_PX, Math.max(ROW_LEAST_PX, (item.durationS / 60) * MINUTE_PX)),
-      );
-      rows.push({ item, top, height });
-      top += height + GAP_PX;
-    }
+    const { segmentId, name, durationS } = segment;
+    layout.headers.push({ segmentId, name, durationS, top: layout.height, height: HEADER_PX });
+    layout.height += HEADER_PX + GAP_PX;
+    const planned = plan.segments.find(({ id }) => id === segmentId);
+    for (const run of planned ? runsOf(planned, plan.brackets) : []) addRun(layout, run, times);
   }
-  return { headers, rows, height: top };
+  layout.stretches.sort((a, b) => a.startS - b.startS);
+  return layout;
+}
+
+type Times = ReadonlyMap<string, readonly TimedItem[]>;
+
+function timesByItem({ items }: Timeline): Times {
+  const times = new Map<string, TimedItem[]>();
+  for (const item of items) times.set(item.itemId, [...(times.get(item.itemId) ?? []), item]);
+  return times;
+}
+
+function addRun(layout: ScoreLayout, { bracket, items }: Run, times: Times): void {
+  const { height: top } = layout;
+  const done = items.map(({ id }) => times.get(id) ?? []);
+  if (bracket) layout.height += BRACKET_HEAD_PX;
+  done.forEach((each) => addRow(layout, each));
+  const all = done.flat().sort((a, b) => a.startS - b.startS);
+  const [first] = all;
+  if (!bracket || !first) return;
+  const passes = all.filter((item, at) => item.pass?.number !== all[at - 1]?.pass?.number);
+  const foot = { top: layout.height, height: BRACKET_FOOT_PX };
+  const endS = Math.max(...all.map(({ startS, durationS }) => startS + durationS));
+  layout.height += BRACKET_FOOT_PX + 2 * GAP_PX;
+  layout.brackets.push({
+    bracket,
+    itemIds: items.map(({ id }) => id),
+    segmentId: first.segmentId,
+    top,
+    height: foot.top + foot.height - top,
+    foot,
+    durationS: endS - first.startS,
+    passes: passes.map((item) => ({ words: passWords(item), startS: item.startS })),
+  });
+  const again = passes[1];
+  if (again) layout.stretches.push({ startS: again.startS, endS, ...foot });
+}
+
+function addRow(layout: ScoreLayout, times: readonly TimedItem[]): void {
+  const [item] = times;
+  if (!item) return;
+  const durationS = times.reduce((sum, each) => sum + each.durationS, 0);
+  const height = Math.round(
+    Math.min(ROW_MOST_PX, Math.max(ROW_LEAST_PX, (durationS / 60) * MINUTE_PX)),
+  );
+  const { height: top } = layout;
+  layout.rows.push({ item, durationS, top, height });
+  layout.stretches.push({ startS: item.startS, endS: item.startS + item.durationS, top, height });
+  layout.height += height + GAP_PX;
 }
 
 export interface Span {
@@ -100,14 +169,14 @@ export function spansOf(
   return spans;
 }
 
-/** Where a moment of the class stands on the page. */
+/** Where a moment of the class stands on the page: in a bracket’s foot from its second pass on. */
 export function topAt(layout: ScoreLayout, atS: number): number {
-  for (const { item, top, height } of layout.rows) {
-    if (atS <= item.startS + item.durationS) {
-      const share = item.durationS > 0 ? (atS - item.startS) / item.durationS : 0;
+  for (const { startS, endS, top, height } of layout.stretches) {
+    if (atS <= endS) {
+      const share = endS > startS ? (atS - startS) / (endS - startS) : 0;
       return top + Math.min(1, Math.max(0, share)) * height;
     }
   }
-  const last = layout.rows.at(-1);
+  const last = layout.stretches.at(-1);
   return last ? last.top + last.height : 0;
 }

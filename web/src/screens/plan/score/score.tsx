@@ -2,18 +2,18 @@ import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-
 import { CSS } from '@dnd-kit/utilities';
 import { clsx } from 'clsx';
 import { Coffee, GripVertical } from 'lucide-react';
-import { useMemo, type CSSProperties, type ReactNode } from 'react';
+import { Fragment, useMemo, type CSSProperties, type ReactNode } from 'react';
 import type { Finding } from '@wrenfern/core/review/rule';
 import type { ExerciseItem, Item } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { describeItemDose } from '@wrenfern/core/plan/variants';
 import { showClock } from '@wrenfern/core/plan/show-time';
-import type { TimedItem } from '@wrenfern/core/plan/timing/timeline';
 import { useCatalogue } from '../../../data/catalogue.tsx';
 import { Figure } from '../../../parts/figure.tsx';
 import { Frond } from '../../../parts/frond.tsx';
 import { flatIds, headerId, rowId } from '@wrenfern/core/review/arrange-rows';
 import { findingAbout, findingId } from '@wrenfern/core/review/finding-list';
+import { BracketFoot, BracketFrame, BracketHead } from './bracket-frame.tsx';
 import { LaneHeads, Lanes } from './lanes.tsx';
 import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 import { PlanTools } from '../plan-tools.tsx';
@@ -27,7 +27,7 @@ const MARKS_AT_MOST = 3;
 export function Score() {
   const { analysis, mayEdit } = usePlanScreen();
   const plan = useEditor((editor) => editor.plan);
-  const layout = useMemo(() => layOutScore(analysis.timeline), [analysis.timeline]);
+  const layout = useMemo(() => layOutScore(analysis.timeline, plan), [analysis.timeline, plan]);
   const items = new Map(
     plan.segments.flatMap((segment) => segment.items).map((item) => [item.id, item]),
   );
@@ -47,7 +47,10 @@ export function Score() {
       <div className="min-h-0 flex-1 overflow-y-auto" style={{ scrollbarGutter: 'stable' }}>
         <div className="flex pr-1 pb-10">
           <SortableContext items={flatIds(plan)} strategy={verticalListSortingStrategy}>
-            <ol aria-label="Running order" className="min-w-0 flex-1 list-none pl-2">
+            <ol aria-label="Running order" className="relative min-w-0 flex-1 list-none pl-2">
+              {layout.brackets.map((bracket) => (
+                <BracketFrame key={bracket.itemIds[0]} bracket={bracket} />
+              ))}
               {layout.headers.map((header) => (
                 <SegmentRows
                   key={header.segmentId}
@@ -58,9 +61,15 @@ export function Score() {
                     .filter(({ item }) => item.segmentId === header.segmentId)
                     .map((row) => {
                       const item = items.get(row.item.itemId);
-                      return item ? (
-                        <Row key={item.id} row={row} item={item} mark={marks.get(item.id)} />
-                      ) : null;
+                      if (!item) return null;
+                      const own = layout.brackets.find(({ itemIds }) => itemIds.includes(item.id));
+                      return (
+                        <Fragment key={item.id}>
+                          {own?.itemIds[0] === item.id ? <BracketHead bracket={own} /> : null}
+                          <Row row={row} item={item} mark={marks.get(item.id)} />
+                          {own?.itemIds.at(-1) === item.id ? <BracketFoot bracket={own} /> : null}
+                        </Fragment>
+                      );
                     })}
                 </SegmentRows>
               ))}
@@ -211,12 +220,12 @@ function RowBody({ row, item, mark, isSelected }: RowBodyProps) {
       className="flex min-w-0 flex-1 items-center gap-3 pr-2 text-left focus-visible:-outline-offset-2"
     >
       {item.kind === 'exercise' ? (
-        <ExerciseWords item={item} timed={row.item} height={row.height} mark={mark} />
+        <ExerciseWords item={item} row={row} mark={mark} />
       ) : (
         <>
           <Coffee size={15} className="ml-1 shrink-0 text-slate" aria-hidden />
           <span className="truncate">{item.label}</span>
-          <span className="ml-auto text-[0.8125rem] text-soft">{showClock(item.durationS)}</span>
+          <span className="ml-auto text-[0.8125rem] text-soft">{showClock(row.durationS)}</span>
         </>
       )}
     </button>
@@ -228,13 +237,11 @@ const TALL_PX = 76;
 
 function ExerciseWords({
   item,
-  timed,
-  height,
+  row: { item: timed, height, durationS },
   mark,
 }: {
   item: ExerciseItem;
-  timed: TimedItem;
-  height: number;
+  row: ScoreRow;
   mark: Mark | undefined;
 }) {
   const catalogue = useCatalogue();
@@ -267,7 +274,7 @@ function ExerciseWords({
             item.variants && height >= TALL_PX ? 'line-clamp-3' : 'truncate',
           )}
         >
-          {dose} · {showClock(timed.durationS)}
+          {dose} · {showClock(durationS)}
           {mark ? <span className="sr-only">, has something to settle</span> : null}
         </span>
       </span>
