@@ -1,5 +1,5 @@
 import type { Plan } from '@wrenfern/core/plan/plan';
-import { composePlan, exercise, free, hold, pause, times, twice } from './compose-plan.ts';
+import { composePlan, exercise, free, hold, pause, series, times, twice } from './compose-plan.ts';
 
 /** Told in few words unless the plan says otherwise: in a studio that begins, every exercise would count as new. */
 function briefly(plan: Plan): Plan {
@@ -46,9 +46,11 @@ const WRITTEN = {
           exercise('chest-lift', { options: [1, 2], dose: times(8) }),
           exercise('toe-tap', { options: [1, 2], dose: times(6, 'alternating') }),
           exercise('single-leg-stretch', { options: [1, 2], dose: times(8, 'alternating') }),
-          exercise('clam', { options: [1, 2], dose: times(8, 'each') }),
-          exercise('side-leg-lift', { options: [1, 2], dose: times(8, 'each') }),
-          exercise('arm-opening', { options: [1, 2], dose: times(4, 'each') }),
+          series([
+            exercise('clam', { options: [1, 2], dose: times(8, 'each') }),
+            exercise('side-leg-lift', { options: [1, 2], dose: times(8, 'each') }),
+            exercise('arm-opening', { options: [1, 2], dose: times(4, 'each') }),
+          ]),
           pause('Water', 45),
           exercise('dart', { options: [1, 2], dose: times(6) }),
           exercise('breaststroke-prep', { options: [1, 2], dose: times(6) }),

@@ -90,6 +90,30 @@ describe('a class on paper', () => {
     expect(setUpListHtml(sheetOf(false))).not.toContain('Ada');
   });
 
+  it('tells what is done again in one line, without its picture', () => {
+    const together = { bracket: 'turns' };
+    const plan = {
+      ...makePlan([
+        [
+          ['press', together],
+          ['loops', together],
+        ],
+      ]),
+      brackets: [{ kind: 'rounds', id: 'turns', times: 2 } as const],
+    };
+    const context = { attendees: [], cupboard: {}, day: '2026-11-30', machines };
+    const analysis = analyse(plan, catalogue, context);
+    const sheet = runSheet({ plan, catalogue, analysis, machines, when: '' });
+    const rows = sheet.parts.flatMap(({ rows: own }) => own);
+    expect(rows.map(({ name }) => name)).toEqual([
+      'press, round 1 of 2',
+      'loops, round 1 of 2',
+      'press, round 2 of 2',
+      'loops, round 2 of 2',
+    ]);
+    expect(rows.map(({ exercise }) => exercise !== undefined)).toEqual([true, true, false, false]);
+  });
+
   it('marks a change in the set-up list, and not how the class begins', () => {
     const html = setUpListHtml(sheetOf(false));
     expect(html).toContain('<td class="band" rowspan="1">two long &lt;em&gt;</td>');

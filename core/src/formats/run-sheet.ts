@@ -123,9 +123,10 @@ export function runSheet(input: SheetInput): RunSheet {
           return { at, name: timed.name, dose, versions: [], change: '', note };
         }
         const row = { at, ...exerciseRow(item, timed, input) };
-        const again = (timed.pass?.number ?? 1) > 1;
-        // What is done again is told in one line: it was explained the first time.
-        return again ? { ...row, versions: [], change: '', note: '' } : row;
+        // What is done again is told in one line, without its picture: it was explained the first time.
+        const { name, dose } = row;
+        const isAgain = (timed.pass?.number ?? 1) > 1;
+        return isAgain ? { at, name, dose, versions: [], change: '', note: '' } : row;
       }),
     })),
   };

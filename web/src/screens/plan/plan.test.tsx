@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { inClass, makeLesson } from '../../testing/a-class.tsx';
 import { OWNER_SESSION, showScreen, standInForServer } from '../../testing/show-screen.tsx';
@@ -29,6 +29,39 @@ describe('the plan of somebody who may only look', () => {
     for (const control of details.getAllByRole('button')) {
       expect(control.matches(':disabled, [aria-expanded], summary')).toBe(true);
     }
+  });
+});
+
+describe('a series', () => {
+  it('is made of a row and the next by a key, goes on, and is taken apart', async () => {
+    const lesson = makeLesson();
+    const shown = inClass(<PlanScreen />, lesson);
+    let revision = lesson.revision;
+    const { user } = showScreen(null, {
+      ...shown,
+      answers: {
+        ...shown.answers,
+        [`PUT /classes/${lesson.id}/plan`]: () => ({ json: { revision: (revision += 1) } }),
+      },
+    });
+    const score = within(await screen.findByRole('region', { name: 'Score' }));
+    const row = score.getAllByRole('button', { name: /^Pelvic rock/, pressed: false })[0];
+    await user.click(row ?? document.body);
+    const count = (words: RegExp) => score.queryAllByText(words).length;
+    // The class has one at its clams already.
+    expect(count(/^Series/)).toBe(1);
+    await user.keyboard('s');
+    expect(count(/^Series, right first/)).toBe(2);
+    expect(count(/^then left side from \d/)).toBe(2);
+    const details = within(screen.getByRole('complementary', { name: 'Details' }));
+    await user.selectOptions(details.getByLabelText('Which side'), 'left');
+    expect(count(/^Series, left first/)).toBe(1);
+    await user.click(details.getByRole('button', { name: 'Take apart' }));
+    expect(count(/^Series/)).toBe(1);
+    await user.click(details.getByRole('button', { name: 'In rounds' }));
+    expect(score.getByText('3 rounds')).toBeTruthy();
+    expect(score.getByText(/^then round 3 of 3 from \d/)).toBeTruthy();
+    await waitFor(() => expect(screen.getByTestId('save-state').textContent).toContain('Saved'));
   });
 });
 

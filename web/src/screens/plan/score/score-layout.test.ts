@@ -67,6 +67,61 @@ describe('layOutScore', () => {
   });
 });
 
+describe('a bracket', () => {
+  const together = { bracket: 'side' };
+  const plan = Plan.parse({
+    format: 'wrenfern-plan/2',
+    title: 'T',
+    targetS: 1800,
+    brackets: [{ kind: 'series', id: 'side', first: 'right' }],
+    segments: [
+      {
+        id: 'part',
+        name: 'Part',
+        items: [
+          { kind: 'exercise', id: 'tilt', exercise: 'pelvic-tilt' },
+          { kind: 'exercise', id: 'lift', exercise: 'side-leg-lift', onlySide: 'left', ...together },
+          { kind: 'exercise', id: 'clam', exercise: 'clam', ...together },
+          { kind: 'exercise', id: 'cat', exercise: 'cat-cow' },
+        ],
+      },
+    ],
+  });
+  const timed = timePlan(plan, builtInCatalogue);
+  const laid = layOutScore(timed, plan);
+  const [bracket] = laid.brackets;
+
+  it('has one row for each of its items, in the order of the plan', () => {
+    expect(laid.rows.map(({ item }) => item.itemId)).toEqual(['tilt', 'lift', 'clam', 'cat']);
+    const clam = laid.rows[2];
+    const times = timed.items.filter(({ itemId }) => itemId === 'clam');
+    expect(times).toHaveLength(2);
+    expect(clam?.durationS).toBe(times.reduce((sum, { durationS }) => sum + durationS, 0));
+  });
+
+  it('frames its rows and tells when each side begins', () => {
+    const inside = laid.rows.slice(1, 3);
+    if (!bracket) throw new Error('no bracket');
+    for (const { top, height } of inside) {
+      expect(top).toBeGreaterThan(bracket.top);
+      expect(top + height).toBeLessThan(bracket.foot.top);
+    }
+    expect(bracket.top + bracket.height).toBeLessThan(laid.rows[3]?.top ?? 0);
+    expect(bracket.passes.map(({ words }) => words)).toEqual(['right side', 'left side']);
+    const second = timed.items.find(({ pass }) => pass?.number === 2);
+    expect(bracket.passes[1]?.startS).toBe(second?.startS);
+  });
+
+  it('puts the time of its second pass into its foot', () => {
+    if (!bracket) throw new Error('no bracket');
+    const { top, height } = bracket.foot;
+    const again = timed.items.find(({ itemId, pass }) => itemId === 'clam' && pass?.number === 2);
+    const at = topAt(laid, (again?.startS ?? 0) + 10);
+    expect(at).toBeGreaterThan(top);
+    expect(at).toBeLessThan(top + height);
+  });
+});
+
 describe('spansOf', () => {
   it('joins neighbours of one position into one bar, and breaks at each change', () => {
     const spans = spansOf(layout.rows, ({ position }) => (position ? [position] : []));
