@@ -4,7 +4,7 @@ import { checkExercise } from '@wrenfern/core/body/check-exercise';
 import { optionLoadOf } from '@wrenfern/core/body/load/option-load';
 import { bodiesOf, floorSpaceOf } from '@wrenfern/core/body/option-body';
 import { searchCatalogue } from '@wrenfern/core/movement/search';
-import type { Exercise } from '@wrenfern/core/movement/exercise';
+import { leadsTo, type Exercise } from '@wrenfern/core/movement/exercise';
 import { isAgainst } from '@wrenfern/core/people/cautions-against';
 import { builtInCatalogue, builtInExercises } from './index.ts';
 
@@ -103,7 +103,7 @@ describe('the library', () => {
 
 describe.each(named)('%s', (_slug, exercise: Exercise) => {
   it('points only at exercises that exist, and not at itself', () => {
-    for (const slug of [...exercise.swaps, ...exercise.prepares, ...exercise.counters]) {
+    for (const slug of [...exercise.swaps, ...leadsTo(exercise), ...exercise.counters]) {
       expect(builtInCatalogue.get(slug)?.slug).toBe(slug);
       expect(slug).not.toBe(exercise.slug);
     }

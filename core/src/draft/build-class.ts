@@ -1,4 +1,4 @@
-import { closingRank, teachesAwareness } from '../movement/exercise.ts';
+import { closingRank, leadsTo, teachesAwareness } from '../movement/exercise.ts';
 import { orderPlan } from '../search/order-plan.ts';
 import { reviewOrder } from '../review/review.ts';
 import type { Group } from '../review/group.ts';
@@ -81,7 +81,7 @@ const CLOSE_MARGIN = 0.02;
 function preparesOne({ choice }: Chosen, opens: readonly Chosen[]): boolean {
   return (
     choice.effort <= 1.5 &&
-    opens.some((each) => choice.exercise.prepares.includes(each.choice.exercise.slug))
+    opens.some((each) => leadsTo(choice.exercise).includes(each.choice.exercise.slug))
   );
 }
 

@@ -1,3 +1,4 @@
+import { leadsTo } from '../movement/exercise.ts';
 import type { SpineMove } from '../movement/vocabulary.ts';
 import { rulesOf } from '../plan/schools.ts';
 import { isWork, type ChoiceTest } from '../review/draft-rows.ts';
@@ -156,7 +157,7 @@ function climbRows(rows: Rows, { pool, wishes }: ProgramInput): void {
   const prepares =
     (goal: string): ChoiceTest =>
     ({ exercise }) =>
-      exercise.prepares.includes(goal);
+      leadsTo(exercise).includes(goal);
   rows.upTo(prepares(target), RUNGS);
   pool.forEach((choice) => {
     if (!prepares(target)(choice)) return;

@@ -1,4 +1,4 @@
-import { teachesAwareness, type Exercise } from '../movement/exercise.ts';
+import { leadsTo, teachesAwareness, type Exercise } from '../movement/exercise.ts';
 import {
   BODY_PART_WORDS,
   capital,
@@ -55,16 +55,15 @@ function asked({ slug }: Exercise, { mustHave, climbTo }: DraftWishes): string[]
 }
 
 function climbing(
-  { prepares }: Exercise,
+  exercise: Exercise,
   { climbTo }: DraftWishes,
   later: readonly Exercise[],
 ): string[] {
   if (!climbTo) return [];
-  const goal = later.find(({ slug }) => slug === climbTo && prepares.includes(slug));
+  const next = leadsTo(exercise);
+  const goal = later.find(({ slug }) => slug === climbTo && next.includes(slug));
   if (goal) return [`a rung to ${goal.name}`];
-  const rung = later.find(
-    ({ slug, prepares: next }) => prepares.includes(slug) && next.includes(climbTo),
-  );
+  const rung = later.find((each) => next.includes(each.slug) && leadsTo(each).includes(climbTo));
   return rung ? [`a rung to ${rung.name}`] : [];
 }
 
@@ -103,7 +102,7 @@ function teaching(exercise: Exercise, later: readonly Exercise[], group: Group):
         return [`teaches ${FOUNDATION_WORDS[foundation]}, which ${next.name} needs`];
     }
   }
-  const prepared = later.find(({ slug }) => exercise.prepares.includes(slug));
+  const prepared = later.find(({ slug }) => leadsTo(exercise).includes(slug));
   return prepared ? [`prepares ${prepared.name}`] : [];
 }
 

@@ -130,7 +130,10 @@ export const ExerciseFields = z.strictObject({
     .array(z.strictObject({ fault: words, remedy: words }))
     .min(2)
     .max(FEW),
+  /** Parts of others: without them those are unsafe, or can't be learned. */
   prepares: z.array(SLUG).max(MANY).default([]),
+  /** What it merely goes well before. */
+  goesBefore: z.array(SLUG).max(MANY).default([]),
   counters: z.array(SLUG).max(MANY).default([]),
   /** Stand-ins with the same position and a shared aim, best first. */
   swaps: z.array(SLUG).min(1).max(MANY),
@@ -209,4 +212,9 @@ export function teachesAwareness(exercise: Exercise): boolean {
 
 export function teaches(exercise: Exercise, foundation: Foundation): boolean {
   return exercise.teaches.some((taught) => taught.foundation === foundation);
+}
+
+/** Everything that it leads to, as a part of it or because it goes well before. */
+export function leadsTo({ prepares, goesBefore }: Exercise): string[] {
+  return [...prepares, ...goesBefore];
 }

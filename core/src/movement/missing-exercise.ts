@@ -55,6 +55,7 @@ function create(slug: string): Exercise {
     cues: [GONE, 'choose another exercise'],
     faults: [],
     prepares: [],
+    goesBefore: [],
     counters: [],
     swaps: [],
     optionsAre: 'steps',

@@ -1,5 +1,6 @@
 import { applyEdit, type Edit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';
+import type { ClassKind } from './class-kind.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';
 import type { OpenFinding, Problem, Repair, Rule, RuleContext } from './rule.ts';
 import { ruleContext, type ContextInput } from './rule-context.ts';
@@ -16,22 +17,54 @@ export interface ReviewInput extends ContextInput {
 /** What is out of order, why it matters, and repairs that were tried and truly clear it. */
 export function reviewOrder(input: ReviewInput, context = ruleContext(input)): OpenFinding[] {
   if (context.worked.length === 0) return [];
-  return context.rules.flatMap(({ rule, standing }) =>
-    rule.find(context).map((problem): OpenFinding => {
-      let proven: readonly Repair[] | undefined;
-      return {
-        rule: rule.id,
-        kind: rule.kind,
-        binding: standing === 'must',
-        statement: rule.statement,
-        why: rule.why,
-        key: problem.key,
-        itemIds: problem.itemIds,
-        sentence: problem.sentence,
-        repairs: () => (proven ??= proveRepairs(rule, problem, input)),
-      };
-    }),
+  const found = context.rules.flatMap(({ rule, standing }) =>
+    !speaksIn(rule, context.kind)
+      ? []
+      : rule.find(context).map((problem): OpenFinding => {
+          let proven: readonly Repair[] | undefined;
+          return {
+            rule: rule.id,
+            kind: rule.kind,
+            binding: standing === 'must',
+            statement: rule.statement,
+            why: rule.why,
+            key: problem.key,
+            itemIds: problem.itemIds,
+            sentence: problem.sentence,
+            repairs: () => (proven ??= proveRepairs(rule, problem, input)),
+          };
+        }),
   );
+  return gravestFirst(oneForEachCause(found));
+}
+
+/** What must hold before what should, and of each the order in which rules are told. */
+function gravestFirst(found: readonly OpenFinding[]): OpenFinding[] {
+  return [...found].sort((a, b) => Number(b.binding) - Number(a.binding));
+}
+
+const LENGTH: readonly ClassKind[] = ['lesson', 'short set', 'class'];
+
+function speaksIn({ speaksFrom = 'short set' }: Rule, kind: ClassKind): boolean {
+  return LENGTH.indexOf(kind) >= LENGTH.indexOf(speaksFrom);
+}
+
+/** Rules that say of one item that it is not ready for: the first that speaks, speaks for all. */
+const NOT_READY: readonly string[] = [
+  'breath-first',
+  'need-before-use',
+  'still-before-bend',
+  'unloaded-before-loaded',
+];
+
+function oneForEachCause(found: readonly OpenFinding[]): OpenFinding[] {
+  const told = new Set<string>();
+  return found.filter(({ rule, itemIds: [itemId = ''] }) => {
+    if (!NOT_READY.includes(rule)) return true;
+    if (told.has(itemId)) return false;
+    told.add(itemId);
+    return true;
+  });
 }
 
 /** Those candidates that clear the problem; what changes least comes first, then what leaves fewest findings. */

@@ -5,6 +5,7 @@ import { exerciseItemsOf, type ExerciseItem, type Plan } from '../plan/plan.ts';
 import { rulesOf } from '../plan/schools.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';
 import { doseOf } from '../plan/usual.ts';
+import { kindOfClass } from './class-kind.ts';
 import { groupOf, type Group } from './group.ts';
 import type { Rule, RuleContext, Worked } from './rule.ts';
 import { RULES, rulesInForce } from './rules.ts';
@@ -48,6 +49,7 @@ export function ruleContext(input: ContextInput): RuleContext {
     school,
     rules: rulesInForce(input.rules ?? RULES, school),
     group: input.group ?? groupOf([], ''),
+    kind: kindOfClass(plan),
     familiar,
     worked,
   };

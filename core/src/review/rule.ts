@@ -6,6 +6,7 @@ import type { Edit } from '../plan/edits.ts';
 import type { ExerciseItem, Plan } from '../plan/plan.ts';
 import type { CostId, SchoolRules, Standing } from '../plan/school.ts';
 import type { TimedItem, Timeline } from '../plan/timing/timeline.ts';
+import type { ClassKind } from './class-kind.ts';
 import type { DraftRows } from './draft-rows.ts';
 import type { Group } from './group.ts';
 
@@ -34,6 +35,7 @@ export interface RuleContext {
   /** Those that the school looks at. */
   rules: readonly { rule: Rule; standing: Exclude<Standing, 'off'> }[];
   group: Group;
+  kind: ClassKind;
   /** Exercises that the group knows; left out where nothing is known of it. */
   familiar?: ReadonlySet<string> | undefined;
   /** The exercises in running order; pauses are in the timeline only. */
@@ -109,6 +111,8 @@ export interface Rule {
   why: string;
   /** How it stands where a school does not say otherwise. Common practice. */
   usually: Standing;
+  /** The shortest kind of class that it speaks in; a short set where it is left out. */
+  speaksFrom?: ClassKind;
   find: (context: RuleContext) => Problem[];
   /** Left out where no order of the same items changes what it finds. */
   order?: readonly OrderWish[];

@@ -8,12 +8,17 @@ import { closeSoft } from './rules/close-soft.ts';
 import { counter } from './rules/counter.ts';
 import { faceTheRoom } from './rules/face-the-room.ts';
 import { fewMoves } from './rules/few-moves.ts';
+import { feetFirst } from './rules/feet-first.ts';
+import { goesBefore } from './rules/goes-before.ts';
 import { headSupportOut } from './rules/head-support-out.ts';
 import { layers } from './rules/layers.ts';
+import { levels } from './rules/levels.ts';
 import { lowThenHigh } from './rules/low-then-high.ts';
 import { machineBlocks } from './rules/machine-blocks.ts';
 import { needBeforeUse } from './rules/need-before-use.ts';
 import { noPileUp } from './rules/no-pile-up.ts';
+import { oddDose } from './rules/odd-dose.ts';
+import { padding } from './rules/padding.ts';
 import { partsThenWhole } from './rules/parts-then-whole.ts';
 import { peakLate } from './rules/peak-late.ts';
 import { pelvisSequence } from './rules/pelvis-sequence.ts';
@@ -30,6 +35,7 @@ import { wristRest } from './rules/wrist-rest.ts';
 /** In the order in which findings are told: what begins the class first, what ends it last. */
 export const RULES: readonly Rule[] = [
   breathFirst,
+  feetFirst,
   needBeforeUse,
   stillBeforeBend,
   unloadedBeforeLoaded,
@@ -53,8 +59,12 @@ export const RULES: readonly Rule[] = [
   water,
   fewMoves,
   propBlocks,
+  levels,
   machineBlocks,
   faceTheRoom,
+  padding,
+  oddDose,
+  goesBefore,
 ];
 
 /** A rule that a school looks at, and how strictly. */

@@ -4,12 +4,6 @@ import type { OpenFinding, Repair, RuleContext } from './rule.ts';
 /** The finding whose repairs take longer to find than a press of a key may take. */
 export const FITS_THE_HOUR = 'fits-the-hour';
 
-/** Nobody notices less than this. */
-const TOLERANCE_S = 60;
-
-/** A class well under its time has room for more. */
-const UNDER_S = 300;
-
 /** Whether the class fits its hour; `repairs` are what would make it fit. */
 export function timeFindings(
   { timeline }: Pick<RuleContext, 'timeline'>,
@@ -26,7 +20,8 @@ export function timeFindings(
     repairs,
   };
   const range = `likely ${showClock(timeline.likely.lowS)} to ${showClock(timeline.likely.highS)}`;
-  if (timeline.overS > TOLERANCE_S) {
+  // Inside the likely range nobody can say which it will be.
+  if (timeline.likely.lowS > timeline.targetS) {
     return [
       {
         ...shared,
@@ -35,7 +30,7 @@ export function timeFindings(
       },
     ];
   }
-  if (timeline.overS < -UNDER_S) {
+  if (timeline.likely.highS < timeline.targetS) {
     return [
       {
         ...shared,

@@ -2,7 +2,7 @@ import { LRUCache } from 'lru-cache';
 import { cast, col, Op, UniqueConstraintError, where, type Transaction } from 'sequelize';
 import { hasShape } from '@wrenfern/core/body/shapes/index';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
-import { Exercise } from '@wrenfern/core/movement/exercise';
+import { Exercise, leadsTo } from '@wrenfern/core/movement/exercise';
 import { SLUG } from '@wrenfern/core/movement/vocabulary';
 import { builtInCatalogue } from '@wrenfern/library';
 import { closedRouter, WRITTEN } from '../auth/closed-router.ts';
@@ -160,7 +160,7 @@ async function needUnnamed(studioId: string, slug: string, transaction: Transact
   const pointing = (await ownExercisesOf(studioId, undefined, transaction)).find(
     ({ exercise }) =>
       exercise.slug !== slug &&
-      [...exercise.swaps, ...exercise.prepares, ...exercise.counters].includes(slug),
+      [...exercise.swaps, ...leadsTo(exercise), ...exercise.counters].includes(slug),
   );
   if (pointing) {
     throw new ApiError('invalid', [
@@ -193,7 +193,7 @@ function faultsOf(slug: string, exercise: Exercise, catalogue: Catalogue) {
   };
   if (exercise.slug !== slug) say(['slug'], `is "${exercise.slug}", not "${slug}"`);
   if (builtInCatalogue.get(slug)) say(['slug'], 'belongs to a built-in exercise; choose another');
-  for (const field of ['swaps', 'prepares', 'counters'] as const) {
+  for (const field of ['swaps', 'prepares', 'goesBefore', 'counters'] as const) {
     exercise[field].forEach((each, index) => {
       if (each === slug) say([field, index], 'is the exercise itself');
       else if (!catalogue.get(each)) say([field, index], `there is no exercise "${each}"`);

@@ -102,7 +102,10 @@ const Written = z.strictObject({
   cues: fields.cues,
   faults: fields.faults,
   swaps: fields.swaps.describe('What stands in its place, best first.'),
-  prepares: fields.prepares.describe('What it leads to.'),
+  prepares: fields.prepares.describe(
+    'What it is a part of: unsafe or not to be learned without it.',
+  ),
+  goesBefore: fields.goesBefore.describe('What it merely goes well before.'),
   counters: fields.counters.describe('What answers it.'),
   moves: fields.moves,
   spineLoad: fields.spineLoad,

@@ -44,6 +44,7 @@ export function writeExercise(exercise: Exercise): ExerciseDocumentInput {
     faults: exercise.faults,
     swaps: exercise.swaps,
     prepares: some(exercise.prepares),
+    goesBefore: some(exercise.goesBefore),
     counters: some(exercise.counters),
     moves: exercise.moves,
     spineLoad: exercise.spineLoad,

@@ -15,6 +15,7 @@ export const bodyParts: Rule = {
   kind: 'coverage',
   why: 'What is left out this week is mostly what was left out last week.',
   usually: 'should',
+  speaksFrom: 'class',
   draft(rows) {
     if (rows.targetS < WHOLE_BODY_FROM_S) return;
     for (const part of WANTED_PARTS) {
@@ -23,7 +24,12 @@ export const bodyParts: Rule = {
   },
   find(context) {
     if (context.plan.targetS < WHOLE_BODY_FROM_S) return [];
-    const touched = new Set(context.worked.flatMap(({ exercise }) => exercise.bodyParts));
+    // A stretch is no work.
+    const touched = new Set(
+      context.worked.flatMap(({ exercise }) =>
+        exercise.family === 'release' ? [] : exercise.bodyParts,
+      ),
+    );
     const missing = WANTED_PARTS.filter((part) => !touched.has(part));
     if (missing.length === 0) return [];
     const words = missing.map((part) => BODY_PART_WORDS[part]);

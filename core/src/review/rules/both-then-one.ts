@@ -16,6 +16,7 @@ export const bothThenOne = pairRule({
   kind: 'order',
   why: 'A one-sided lift turns a back that has not yet been balanced; two legs ask twice the support of one.',
   usually: 'must',
+  within: 'class',
   comesFirst: (first, second) => {
     if (isBackLift(first) && isBackLift(second) && !isOneSided(first) && isOneSided(second)) {
       if (raisesOneArm(first) && raisesOneArm(second)) {

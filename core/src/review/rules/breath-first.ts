@@ -2,25 +2,24 @@ import { teachesAwareness } from '../../movement/exercise.ts';
 import { showClock } from '../../plan/show-time.ts';
 import type { ChoiceTest } from '../draft-rows.ts';
 import { addAt, moveAfterEach } from '../repairs.ts';
-import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
+import type { Repair, Rule, RuleContext, Worked } from '../rule.ts';
 import { placeAt, unusedOf } from '../running-order.ts';
 
-/** The opening share of the class in which nothing is harder than gentle. */
-const OPENING_SHARE = 0.08;
+/** Work above this asks for a soft start, of a minute or half of it on the machine, which begins with the feet. Common practice. */
+const SOFT = { mat: { effort: 1.5, leastS: 60 }, reformer: { effort: 2.5, leastS: 30 } } as const;
 const GENTLE = 1;
 /** A class of this length begins with two quiet things. Common practice. */
 const TWO_OPENINGS_FROM_S = 1500;
-/** On the machine a class opens with footwork. Common practice. */
-const GENTLE_ON_MACHINE = 2;
 
 export const breathFirst: Rule = {
   id: 'breath-first',
   name: 'Breath first',
   statement:
-    'The first working item teaches breath or awareness, and nothing above gentle effort comes in the first 8 % of the time.',
+    'A minute of something soft (breath, a tilt, a roll down) comes before the first work.',
   kind: 'order',
   why: 'Breath and awareness let go of the low back and wake the deep support before it is asked to work.',
   usually: 'must',
+  speaksFrom: 'class',
   order: [
     {
       cost: 'sequence',
@@ -36,32 +35,23 @@ export const breathFirst: Rule = {
     rows.upTo(isOpening, rows.targetS >= TWO_OPENINGS_FROM_S ? 2 : 1);
   },
   find(context) {
-    const [first] = context.worked;
-    if (!first) return [];
-    const problems: Problem[] = [];
-    if (!teachesAwareness(first.exercise)) {
-      problems.push({
+    const { effort, leastS } = SOFT[context.plan.machine];
+    const first = context.worked.find(({ timed }) => timed.effort > effort);
+    if (!first || softBefore(context, first) >= leastS) return [];
+    return [
+      {
         key: 'first',
         itemIds: [first.item.id],
-        sentence: `${first.exercise.name} comes first, and it teaches neither breath nor resting alignment.`,
-        candidates: () => beginWithAwareness(context),
-      });
-    }
-    return [...problems, ...tooSoon(context)];
+        sentence: `${first.exercise.name}, ${first.timed.effort} of 5, is the first work, at ${showClock(first.timed.startS)}, and less than ${showClock(leastS)} of anything soft comes before it.`,
+        candidates: () => [...beginWithAwareness(context), ...easeIn(context, first)],
+      },
+    ];
   },
 };
 
-function tooSoon(context: RuleContext): Problem[] {
-  const openingS = context.timeline.totalS * OPENING_SHARE;
-  const gentle = context.plan.machine === 'mat' ? GENTLE : GENTLE_ON_MACHINE;
-  return context.worked
-    .filter(({ timed }) => timed.startS < openingS && timed.effort > gentle)
-    .map((worked) => ({
-      key: `soon ${worked.item.id}`,
-      itemIds: [worked.item.id],
-      sentence: `${worked.exercise.name} starts at ${showClock(worked.timed.startS)}, inside the first ${showClock(openingS)}, with an effort of ${worked.timed.effort} of 5.`,
-      candidates: () => easeIn(context, worked),
-    }));
+/** Seconds of exercises before it, which are all soft; talk opens no body. */
+function softBefore({ worked }: RuleContext, first: Worked): number {
+  return worked.reduce((sum, { at, timed }) => (at < first.at ? sum + timed.durationS : sum), 0);
 }
 
 function beginWithAwareness(context: RuleContext): Repair[] {

@@ -29,7 +29,7 @@ describe('classic-order', () => {
 
   it('says what was left out, and for whom', () => {
     expect(of(['number-1', 'number-4'])[0]?.sentence).toBe(
-      'Number 2 (2) and number 3 (3), for Bram and 1 more are left out after number 1.',
+      'Number 2 (2) and number 3 (3), for Bram and 1 more are left out.',
     );
   });
 

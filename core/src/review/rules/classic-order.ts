@@ -1,3 +1,4 @@
+import type { Exercise } from '../../movement/exercise.ts';
 import { capital, listWords } from '../../movement/words.ts';
 import { inversionsOf, outOfOrder } from '../out-of-order.ts';
 import { addAfterIt, addAt, leaveOut } from '../repairs.ts';
@@ -41,32 +42,38 @@ function inverted(context: RuleContext): Problem[] {
   }).map((inversion) => outOfOrder(context, inversion));
 }
 
-/** A gap between neighbours of the class is told once, with who is not ready for what was left out. */
+/** What stands between the first and the last of the class and is not in it: one line for all of it. */
 function leftOut(context: RuleContext): Problem[] {
-  const numbered = context.worked.filter(({ exercise }) => exercise.classicOrder !== undefined);
-  return numbered.flatMap((worked, index): Problem[] => {
-    const next = numbered[index + 1];
-    const [from, to] = [worked.exercise.classicOrder ?? 0, next?.exercise.classicOrder ?? 35];
-    const missing = context.catalogue.all
-      .filter(({ classicOrder }) => classicOrder && classicOrder > from && classicOrder < to)
-      .sort((a, b) => (a.classicOrder ?? 0) - (b.classicOrder ?? 0));
-    if (missing.length === 0 || !next) return [];
-    const told = missing
-      .slice(0, NAMED)
-      .map(
-        ({ name, classicOrder, needs }) =>
-          `${name} (${classicOrder ?? 0})${notReady(needs, context)}`,
-      );
-    const more = missing.length > NAMED ? ` and ${missing.length - NAMED} more` : '';
-    return [
-      {
-        key: `gap ${worked.item.id} ${next.item.id} ${missing.length}`,
-        itemIds: [worked.item.id],
-        sentence: `${capital(listWords(told))}${more} ${missing.length > 1 ? 'are' : 'is'} left out after ${worked.exercise.name}.`,
-        candidates: () => addAfterIt(context, worked, missing.slice(0, 6)),
-      },
-    ];
-  });
+  const numbers = context.worked.flatMap(({ exercise }) => exercise.classicOrder ?? []);
+  const [from, to] = [Math.min(...numbers), Math.max(...numbers)];
+  const missing = context.catalogue.all
+    .filter(
+      ({ classicOrder: at }) => at !== undefined && at > from && at < to && !numbers.includes(at),
+    )
+    .sort((a, b) => (a.classicOrder ?? 0) - (b.classicOrder ?? 0));
+  if (missing.length === 0) return [];
+  const told = missing
+    .slice(0, NAMED)
+    .map(
+      ({ name, classicOrder, needs }) =>
+        `${name} (${classicOrder ?? 0})${notReady(needs, context)}`,
+    );
+  const words = missing.length > NAMED ? [...told, `${missing.length - NAMED} more`] : told;
+  return [
+    {
+      key: `left out ${missing.length}`,
+      itemIds: [],
+      sentence: `${capital(listWords(words))} ${missing.length > 1 ? 'are' : 'is'} left out.`,
+      candidates: () => missing.slice(0, 6).flatMap((exercise) => addInOrder(context, exercise)),
+    },
+  ];
+}
+
+function addInOrder(context: RuleContext, exercise: Exercise) {
+  const before = context.worked.findLast(
+    (each) => (each.exercise.classicOrder ?? Infinity) < (exercise.classicOrder ?? 0),
+  );
+  return before ? addAfterIt(context, before, [exercise]) : [];
 }
 
 function notReady(

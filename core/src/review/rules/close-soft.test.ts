@@ -8,7 +8,7 @@ const catalogue = makeCatalogue();
 const of = (plan: Plan) => findingsOf('close-soft', plan, catalogue);
 
 describe('close-soft', () => {
-  it('wants a tenth of the class at its end', () => {
+  it('wants a twentieth of the class at its end, and a minute', () => {
     const plan = makePlan([
       ['breathe', 'tilt', 'curl', 'twist', 'leg-lift'],
       ['hug', 'return-to-sitting'],
@@ -28,9 +28,22 @@ describe('close-soft', () => {
     expect(finding?.repairs()[0]?.label).toBe('Add return to sitting');
   });
 
-  it('wants stretch before rest', () => {
-    const plan = makePlan([['breathe'], ['final-rest', 'hug', 'return-to-sitting']]);
-    const finding = of(plan).find(({ key }) => key === 'rest-first');
-    expect(finding?.itemIds).toEqual(['final-rest', 'hug']);
+  it('wants work before rest, and lets a long reach follow it', () => {
+    const restFirst = (slugs: string[]) =>
+      of(makePlan([['breathe'], slugs])).find(({ key }) => key === 'rest-first');
+    expect(restFirst(['final-rest', 'curl', 'return-to-sitting'])?.itemIds).toEqual([
+      'final-rest',
+      'curl',
+    ]);
+    expect(restFirst(['final-rest', 'hug', 'return-to-sitting'])).toBeUndefined();
+  });
+
+  it('takes breath and a slow turn for soft', () => {
+    const work = Array.from({ length: 10 }, () => 'curl');
+    const ends = (slugs: string[]) =>
+      of(makePlan([work, slugs])).some(({ key }) => key === 'short');
+    expect(ends(['curl'])).toBe(true);
+    expect(ends(['breathe'])).toBe(false);
+    expect(ends(['twist', 'side-reach'])).toBe(false);
   });
 });

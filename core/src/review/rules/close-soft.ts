@@ -1,5 +1,6 @@
 import type { Dose } from '../../movement/dose.ts';
 import { closingRank, teaches, type Exercise } from '../../movement/exercise.ts';
+import type { Position } from '../../movement/vocabulary.ts';
 import { POSITION_WORDS } from '../../movement/words.ts';
 import { showClock } from '../../plan/show-time.ts';
 import type { TimedItem } from '../../plan/timing/timeline.ts';
@@ -8,8 +9,11 @@ import { addAt, moveBehind, together } from '../repairs.ts';
 import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 import { newItem, placeAt, unusedOf } from '../running-order.ts';
 
-/** The least share of the class that its soft close takes. */
-const CLOSE_SHARE = 0.1;
+/** The least share of the class that its soft close takes, and the least of all. Common practice. */
+const CLOSE_SHARE = 0.05;
+const CLOSE_LEAST_S = 60;
+/** What asks no more than this is soft where it moves slowly or is breathed. */
+const SOFT_EFFORT = 1.5;
 
 /** In a draft the close is measured against a class that grows with its set-ups, and has an end. */
 const DRAFT_MARGIN = 0.02;
@@ -21,10 +25,11 @@ export const closeSoft: Rule = {
   id: 'close-soft',
   name: 'A soft close',
   statement:
-    'The last 10 to 15 % of the class is release, stretch before rest, and ends sitting or standing.',
+    'The class ends in something soft, a twentieth of it and a minute at least, work before rest, and not lying.',
   kind: 'shape',
   why: 'Bodies leave calmer and safer when the work has been let go of and they have come up slowly.',
   usually: 'must',
+  speaksFrom: 'class',
   order: [
     {
       cost: 'sequence',
@@ -57,9 +62,11 @@ export const closeSoft: Rule = {
 };
 
 function isSoft(item: TimedItem, context: RuleContext): boolean {
-  return (
-    item.kind === 'pause' || teaches(context.catalogue.require(item.exercise ?? ''), 'release')
-  );
+  if (item.kind === 'pause') return true;
+  const exercise = context.catalogue.require(item.exercise ?? '');
+  if (teaches(exercise, 'release') || exercise.family === 'awareness') return true;
+  const bends = item.moves.some((move) => move === 'turn' || move === 'side');
+  return item.effort <= SOFT_EFFORT && (bends || item.tempo === 'breath');
 }
 
 /** The run of soft items at the very end. */
@@ -72,16 +79,17 @@ function closing(context: RuleContext): TimedItem[] {
 function tooShort(context: RuleContext): Problem[] {
   const { totalS } = context.timeline;
   const softS = closing(context).reduce((sum, item) => sum + item.durationS, 0);
-  if (softS >= totalS * CLOSE_SHARE) return [];
+  const leastS = Math.max(totalS * CLOSE_SHARE, CLOSE_LEAST_S);
+  if (softS >= leastS) return [];
   const last = context.worked.at(-1);
   return [
     {
       key: 'short',
       itemIds: last ? [last.item.id] : [],
-      sentence: `The close is ${showClock(softS)} of ${showClock(totalS)} (${Math.round((100 * softS) / totalS)} %); at least ${showClock(totalS * CLOSE_SHARE)} of release is wanted.`,
+      sentence: `The close is ${showClock(softS)} of ${showClock(totalS)} (${Math.round((100 * softS) / totalS)} %); at least ${showClock(leastS)} of something soft is wanted.`,
       candidates: () => [
         ...addRelease(context).slice(0, 3),
-        ...restLonger(context, totalS * CLOSE_SHARE - softS),
+        ...restLonger(context, leastS - softS),
       ],
     },
   ];
@@ -145,17 +153,19 @@ function restAtTheEnd(
   return edit ? [{ label: `${label}, at the end`, edit }] : [];
 }
 
-/** Stretch first, rest after: a rest with stretches behind it has to be left again. */
+/** Work first, rest after: a rest with work behind it has to be left again. A long reach may follow it. */
 function restBeforeStretch(context: RuleContext, items: readonly Worked[]): Problem[] {
   const at = items.findIndex(({ exercise }) => exercise.closing === 'rest');
   const rest = items[at];
-  const stretch = items.slice(at + 1).find(({ exercise }) => exercise.closing !== 'way-up');
+  const stretch = items
+    .slice(at + 1)
+    .find(({ exercise, timed }) => exercise.closing !== 'way-up' && !isSoft(timed, context));
   if (!rest || !stretch) return [];
   return [
     {
       key: 'rest-first',
       itemIds: [rest.item.id, stretch.item.id],
-      sentence: `${rest.exercise.name} comes before ${stretch.exercise.name}: stretch first, rest after.`,
+      sentence: `${rest.exercise.name} comes before ${stretch.exercise.name}: work first, rest after.`,
       candidates: () => {
         const segment = context.plan.segments.at(-1);
         const rises = items.at(-1)?.exercise.closing === 'way-up' ? 1 : 0;
@@ -171,10 +181,13 @@ function restBeforeStretch(context: RuleContext, items: readonly Worked[]): Prob
   ];
 }
 
+/** From here everybody is up, or nearly. */
+const UP: ReadonlySet<Position> = new Set(['seated', 'standing', 'kneeling', 'quadruped'] as const);
+
 function lyingEnd(context: RuleContext): Problem[] {
   const last = context.worked.at(-1);
   const end = last?.timed.endPosition;
-  if (!last || end === 'seated' || end === 'standing' || end === 'kneeling') return [];
+  if (!last || (end !== undefined && UP.has(end))) return [];
   return [
     {
       key: 'end-lying',

@@ -13,7 +13,8 @@ const side = (slug: string, sides: 'left' | 'right', holdS: number): [string, ob
 ];
 const catalogue = makeCatalogue([
   makeExercise('fold-soft', { moves: ['round'], counters: ['untwist'] }),
-  makeExercise('untwist', { moves: ['turn'] }),
+  makeExercise('untwist', { moves: ['turn'], options: [{ effort: 3 }, {}] }),
+  makeExercise('plank-hard', { position: 'plank', options: [{ effort: 4 }, {}] }),
   makeExercise('side-stretch', {
     family: 'release',
     position: 'side-lying',
@@ -25,21 +26,30 @@ const of = (entries: Parameters<typeof makePlan>[0][number]) =>
 
 describe('counter', () => {
   it('answers three minutes of rounding within two items: common practice', () => {
-    expect(of([minutes('fold-soft', 120), 'twist', 'twist'])).toEqual([]);
-    expect(of([minutes('fold-soft', 200), 'twist', 'side-reach'])[0]?.sentence).toMatch(
+    expect(of([minutes('fold-soft', 120), 'leg-lift', 'leg-lift'])).toEqual([]);
+    expect(of([minutes('fold-soft', 200), 'plank-hard', 'plank-hard'])[0]?.sentence).toMatch(
       /^fold soft goes on rounding for 3:\d\d, and nothing within two items goes the other way\.$/,
     );
-    expect(of([minutes('fold-soft', 200), 'twist', 'lift'])).toEqual([]);
+    expect(of([minutes('fold-soft', 200), 'plank-hard', 'lift', 'hug'])).toEqual([]);
   });
 
-  it('answers hard rounding however short, and hard arching the same way', () => {
-    expect(of(['curl', 'twist', 'side-reach'])).toHaveLength(1);
-    expect(of(['curl', 'lift'])).toEqual([]);
-    expect(of([minutes('lift', 200), 'twist', 'side-reach'])).toHaveLength(1);
+  it('goes by minutes, not by how hard it is, and asks the same of back lifts', () => {
+    expect(of(['curl', 'plank-hard', 'plank-hard'])).toEqual([]);
+    expect(of([minutes('lift', 200), 'plank-hard', 'plank-hard'])).toHaveLength(1);
+  });
+
+  it('takes letting go for an answer, whichever way it goes', () => {
+    expect(of([minutes('fold-soft', 200), 'hug'])).toEqual([]);
+    expect(of([minutes('lift', 200), 'plank-hard', 'hug'])).toEqual([]);
+  });
+
+  it('asks what a class that ends on a back lift leaves', () => {
+    expect(of(['breathe', 'lift'])).toHaveLength(1);
+    expect(of(['breathe', 'lift', 'hug'])).toEqual([]);
   });
 
   it('adds up neighbours', () => {
-    const plan = [minutes('fold-soft', 100), minutes('fold-soft', 100), 'twist', 'side-reach'];
+    const plan = [minutes('fold-soft', 100), minutes('fold-soft', 100), 'plank-hard', 'plank-hard'];
     expect(of(plan)[0]?.sentence).toMatch(/^2 items up to fold soft go on rounding/);
   });
 
@@ -48,7 +58,7 @@ describe('counter', () => {
   });
 
   it('moves what opens behind it', () => {
-    const plan = makePlan([[minutes('fold-soft', 200), 'twist', 'side-reach', 'lift']]);
+    const plan = makePlan([[minutes('fold-soft', 200), 'plank-hard', 'plank-hard', 'lift', 'hug']]);
     const after = repaired(
       plan,
       findingsOf('counter', plan, catalogue)[0],

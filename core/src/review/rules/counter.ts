@@ -23,7 +23,7 @@ export const counter: Rule = {
   id: 'counter',
   name: 'An answer to each bend',
   statement:
-    'Sustained rounding is answered by opening within the next two items, and the reverse; one-sided work by its stretch before the sides change.',
+    'Three minutes of rounding under load, or of back lifts, are answered by something soft or opposite within two items; one-sided work by its stretch before the sides change.',
   kind: 'order',
   why: 'Discs and muscles held one way for minutes stiffen there; the answer gives the length back.',
   usually: 'should',
@@ -64,6 +64,21 @@ function answers(worked: Worked, block: readonly Worked[], bend: Bend): boolean 
   );
 }
 
+/** A bridge is a beam and a roll down hangs: neither keeps a back bent under load. Common practice. */
+function holdsBend({ exercise, timed }: Worked): boolean {
+  if (exercise.family === 'release' || exercise.family === 'awareness') return false;
+  return timed.moves.includes('arch') ? timed.position === 'prone' : !isBridge(exercise);
+}
+
+const isBridge = ({ movers, position }: Worked['exercise']) =>
+  position === 'supine' && ['seat', 'hamstrings', 'back of the thigh'].includes(movers[0] ?? '');
+
+/** A rest shape, knees to the chest, sitting tall: soft, whichever way it goes. */
+function letsGo({ exercise, timed }: Worked): boolean {
+  if (exercise.family === 'release') return true;
+  return timed.effort <= 1.5 && timed.moves.every((move) => move === 'still');
+}
+
 function unansweredBends(context: RuleContext): Problem[] {
   const { worked } = context;
   return (['round', 'arch'] as const).flatMap((bend) => {
@@ -72,16 +87,16 @@ function unansweredBends(context: RuleContext): Problem[] {
       const block: Worked[] = [];
       for (let at = index; at < worked.length; at += 1) {
         const next = worked[at];
-        if (!next || !bendsOnly(next, bend)) break;
+        if (!next || !bendsOnly(next, bend) || !holdsBend(next)) break;
         block.push(next);
       }
       if (block.length === 0) continue;
       index += block.length - 1;
       const seconds = block.reduce((sum, { timed }) => sum + timed.durationS, 0);
-      const hardest = Math.max(...block.map(({ timed }) => timed.effort));
-      if (seconds <= SUSTAINED_S && hardest < STRONG) continue;
+      const endsOnLift = bend === 'arch' && index === worked.length - 1;
+      if (seconds <= SUSTAINED_S && !endsOnLift) continue;
       const after = worked.slice(index + 1, index + 1 + WITHIN);
-      if (after.some((each) => answers(each, block, bend))) continue;
+      if (after.some((each) => answers(each, block, bend) || letsGo(each))) continue;
       problems.push(unanswered(context, block, bend, seconds));
     }
     return problems;

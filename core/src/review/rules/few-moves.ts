@@ -1,9 +1,10 @@
 import type { Position } from '../../movement/vocabulary.ts';
-import { POSITION_WORDS } from '../../movement/words.ts';
+import { listWords, POSITION_WORDS } from '../../movement/words.ts';
+import { gather, newBracket } from '../../plan/bracket-edits.ts';
 import { secondsOf } from '../../plan/timing/timeline.ts';
 import { isWork } from '../draft-rows.ts';
 import { addAfterIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
-import type { Problem, Rule, RuleContext } from '../rule.ts';
+import type { Problem, Rule, RuleContext, Worked } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
 
 const LYING: ReadonlySet<Position> = new Set(['supine', 'prone']);
@@ -19,7 +20,7 @@ export const fewMoves: Rule = {
   id: 'few-moves',
   name: 'Few changes of place',
   statement:
-    'The class changes position seldom, and gets up and down through the side or all fours, not straight.',
+    'The class changes position seldom, turns over once for a series on the side, and gets up and down through the side or all fours, not straight.',
   kind: 'flow',
   why: 'Every change costs seconds and settles nobody; straight up from lying strains the back and lowers the blood pressure.',
   usually: 'should',
@@ -43,7 +44,7 @@ export const fewMoves: Rule = {
       Math.floor(rows.targetS / OFF_THE_BACK_S),
     );
   },
-  find: (context) => [...roundTrips(context), ...straightUp(context)],
+  find: (context) => [...roundTrips(context), ...straightUp(context), ...turnedOver(context)],
 };
 
 /** One item in a position between two others that share theirs, while its own comes elsewhere too. */
@@ -55,6 +56,8 @@ function roundTrips(context: RuleContext): Problem[] {
     if (!before || !after || !position || position !== endPosition) return [];
     const around = before.timed.endPosition;
     if (around !== after.timed.position || around === position || !around) return [];
+    // The stretch of what worked goes where it must, and a hover is the same shape risen.
+    if (middle.exercise.family === 'release' || isRisen(around, position)) return [];
     const elsewhere = worked.filter((each) => each !== middle && each.timed.position === position);
     if (elsewhere.length === 0) return [];
     const costS = secondsOf(middle.timed, 'set-up') + secondsOf(after.timed, 'set-up');
@@ -68,6 +71,52 @@ function roundTrips(context: RuleContext): Problem[] {
           ...moveBeforeEach(context, middle, elsewhere),
           leaveOut(middle),
         ],
+      },
+    ];
+  });
+}
+
+/** The same shape risen or lowered is no change of place. */
+function isRisen(one: Position, other: Position): boolean {
+  const pair = [one, other].sort().join(' ');
+  return pair === 'side-lying side-support' || pair === 'plank quadruped';
+}
+
+/** Work on the side that turns over in each exercise: told from so many turns on. Common practice. */
+const TURNS = 3;
+const ON_A_SIDE: ReadonlySet<Position | undefined> = new Set(['side-lying', 'side-support']);
+
+/** Neighbours on the side, each done on both sides by itself, turn the whole room over again and again. */
+function turnedOver(context: RuleContext): Problem[] {
+  const { worked, plan } = context;
+  const runs: Worked[][] = [];
+  for (const each of worked) {
+    // By the clock the second side is the next interval.
+    const turns =
+      ON_A_SIDE.has(each.timed.position) &&
+      each.dose.sides === 'each' &&
+      each.dose.kind !== 'timed';
+    const last = runs.at(-1)?.at(-1);
+    if (!turns || each.item.bracket !== undefined) continue;
+    const isNext = last?.at === each.at - 1 && last.timed.segmentId === each.timed.segmentId;
+    if (isNext) runs.at(-1)?.push(each);
+    else runs.push([each]);
+  }
+  return runs.flatMap((run): Problem[] => {
+    const turns = 2 * run.length - 1;
+    const [first] = run;
+    if (run.length < 2 || turns < TURNS || !first) return [];
+    const ids = run.map(({ item }) => item.id);
+    const names = listWords(run.map(({ exercise }) => exercise.name));
+    return [
+      {
+        key: `turns ${first.item.id}`,
+        itemIds: ids,
+        sentence: `${names} turn over ${turns} times; as one series, on one side and then the other, it is once.`,
+        candidates: () => {
+          const edit = gather(plan, ids, newBracket(plan, 'series'));
+          return edit ? [{ label: 'Make one series of it', edit }] : [];
+        },
       },
     ];
   });

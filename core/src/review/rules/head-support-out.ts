@@ -30,6 +30,7 @@ export const headSupportOut: Rule = {
   kind: 'care',
   why: 'With something under the head, the weight of a bridge bends the neck.',
   usually: 'must',
+  speaksFrom: 'lesson',
   order: [
     {
       cost: 'sequence',

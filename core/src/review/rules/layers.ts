@@ -19,6 +19,7 @@ export const layers = pairRule({
   kind: 'preference',
   why: 'While the outer layer pulls, the deep one is not reached and the joint takes the stretch.',
   usually: 'should',
+  within: 'part',
   comesFirst: (first, second) =>
     isOuterStretch(first) && isDeepStretch(second)
       ? 'the long outer muscle lets go before the deep short one'

@@ -24,12 +24,19 @@ describe('machine-blocks', () => {
     );
   });
 
-  it('changes springs by one step', () => {
-    const springs = (slugs: string[]) => of(slugs).filter(({ key }) => key.startsWith('springs'));
-    expect(springs(['press', 'press-too', 'pull'])).toEqual([]);
-    expect(springs(['press', 'pull'])[0]?.sentence).toBe(
-      'From press to pull 4 springs are changed.',
+  it('changes no springs for one exercise alone', () => {
+    const alone = (slugs: string[]) => of(slugs).filter(({ key }) => key.startsWith('one'));
+    expect(alone(['press', 'press-too', 'pull'])).toEqual([]);
+    expect(alone(['press', 'press-too', 'press'])[0]?.sentence).toBe(
+      'springs is changed for press too alone, and changed back behind it.',
     );
+  });
+
+  it('sets the machine anew three times in ten minutes at most: common practice', () => {
+    const many = (slugs: string[]) => of(slugs).filter(({ key }) => key === 'many');
+    expect(many(['press', 'press', 'press-too', 'press-too'])).toEqual([]);
+    const [finding] = many(['press', 'press-too', 'pull', 'press', 'press-too', 'pull']);
+    expect(finding?.sentence).toMatch(/^The machine is set anew 5 times; \d are the most for \d+ /);
   });
 
   it('is not asked on the mat', () => {

@@ -1,10 +1,11 @@
-import { springsChanged } from '../../movement/gear.ts';
+import { changedParts, springsChanged, type GearPart } from '../../movement/gear.ts';
+import { listWords } from '../../movement/words.ts';
 import { SET_UP } from '../../plan/timing/pace.ts';
 import { leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
 import type { Problem, Rule, RuleContext, Worked } from '../rule.ts';
 
-/** Springs in and out at one change from which it is told. */
-const SPRINGS_AT_ONCE = 2;
+/** More changes of gear than this in ten minutes are told. Common practice. */
+const CHANGES_IN_10_MIN = 3;
 
 /** Each spring past the first is one more walk round the machine. */
 const SPRING_S = 5;
@@ -25,7 +26,7 @@ export const machineBlocks: Rule = {
   ],
   find(context) {
     if (context.plan.machine !== 'reformer') return [];
-    return [...boxAgain(context), ...springJumps(context)];
+    return [...boxAgain(context), ...forOneItem(context), ...tooMany(context)];
   },
 };
 
@@ -56,31 +57,56 @@ function boxAgain(context: RuleContext): Problem[] {
   });
 }
 
-function springJumps(context: RuleContext): Problem[] {
+const SPRINGS_AND_BOX: readonly GearPart[] = ['springs', 'box'];
+
+/** Springs changed for one exercise and changed back behind it. */
+function forOneItem(context: RuleContext): Problem[] {
   const { worked } = context;
-  return worked.flatMap((next, index): Problem[] => {
-    const before = worked[index - 1];
-    const changed = before ? springsChanged(before.gear, next.gear) : 0;
-    if (!before || changed <= SPRINGS_AT_ONCE) return [];
+  return worked.flatMap((middle, index): Problem[] => {
+    const [before, after] = [worked[index - 1], worked[index + 1]];
+    if (!before?.gear || !middle.gear || !after?.gear) return [];
+    const changed = changedParts(before.gear, middle.gear);
+    const isBack = springsChanged(before.gear, after.gear) === 0 && boxOf(before) === boxOf(after);
+    if (!isBack || !changed.some((part) => SPRINGS_AND_BOX.includes(part))) return [];
+    const others = worked.filter(
+      (each) => each !== middle && springsChanged(each.gear, middle.gear) === 0,
+    );
     return [
       {
-        key: `springs ${next.item.id}`,
-        itemIds: [next.item.id],
-        sentence: `From ${before.exercise.name} to ${next.exercise.name} ${changed} springs are changed.`,
-        candidates: () => {
-          const nearer = worked.filter(
-            (each) =>
-              each !== next &&
-              each !== before &&
-              springsChanged(each.gear, next.gear) <= SPRINGS_AT_ONCE,
-          );
-          return [
-            ...moveAfterEach(context, next, nearer),
-            ...nearer.flatMap((each) => moveBeforeEach(context, each, [next])),
-            leaveOut(next),
-          ];
-        },
+        key: `one ${middle.item.id}`,
+        itemIds: [middle.item.id],
+        sentence: `${listWords(changed)} ${changed.length > 1 ? 'are' : 'is'} changed for ${middle.exercise.name} alone, and changed back behind it.`,
+        candidates: () => [
+          ...moveAfterEach(context, middle, others.slice(0, 4)),
+          ...others.slice(0, 3).flatMap((each) => moveBeforeEach(context, each, [middle])),
+          leaveOut(middle),
+        ],
       },
     ];
   });
+}
+
+/** How often the machine is set anew over the whole class. */
+function tooMany(context: RuleContext): Problem[] {
+  const { worked, timeline } = context;
+  const changed = worked.filter((each, index) => {
+    const before = worked[index - 1];
+    return before && changedParts(before.gear, each.gear).length > 0;
+  });
+  const most = (timeline.totalS / 600) * CHANGES_IN_10_MIN;
+  if (changed.length <= most) return [];
+  return [
+    {
+      key: 'many',
+      itemIds: changed.map(({ item }) => item.id),
+      sentence: `The machine is set anew ${changed.length} times; ${Math.floor(most)} are the most for ${Math.round(timeline.totalS / 60)} minutes.`,
+      candidates: () =>
+        changed.slice(0, 8).flatMap((each) => {
+          const alike = worked.filter(
+            (other) => other !== each && changedParts(other.gear, each.gear).length === 0,
+          );
+          return [...moveAfterEach(context, each, alike.slice(0, 1)), leaveOut(each)];
+        }),
+    },
+  ];
 }

@@ -6,12 +6,24 @@ import { makePlan } from '../../testing/make-plan.ts';
 import { findingsOf, repaired } from '../../testing/review-plan.ts';
 
 const catalogue = makeCatalogue([
-  makeExercise('rock', { teaches: [{ foundation: 'pelvis', depth: 1 }] }),
+  makeExercise('rock', { family: 'spine', teaches: [{ foundation: 'pelvis', depth: 1 }] }),
   makeExercise('clock', {
+    family: 'hips',
+    standard: 2,
     teaches: [{ foundation: 'pelvis', depth: 2 }],
     needs: [{ foundation: 'pelvis', depth: 2 }],
   }),
-  makeExercise('deep', { needs: [{ foundation: 'pelvis', depth: 3 }] }),
+  makeExercise('deep', {
+    family: 'plank',
+    standard: 2,
+    needs: [{ foundation: 'pelvis', depth: 3 }],
+  }),
+  makeExercise('met', {
+    family: 'plank',
+    standard: 2,
+    needs: [{ foundation: 'pelvis', depth: 1 }],
+  }),
+  makeExercise('alike', { family: 'hips', teaches: [{ foundation: 'support', depth: 1 }] }),
 ]);
 const person = (name: string, pelvis?: number) => ({
   person: Person.parse({ id: name, name, holds: pelvis === undefined ? {} : { pelvis } }),
@@ -26,8 +38,15 @@ describe('need-before-use', () => {
     ['taught too late', ['clock', 'rock'], 1],
     ['two steps less deep are not', ['rock', 'deep'], 1],
     ['one after the other', ['rock', 'clock', 'deep'], 0],
+    ['what has only been met is not waited for', ['met'], 0],
+    ['the same kind in the same place teaches it too', ['alike', 'clock'], 0],
+    ['one foundation is told once', ['clock', 'deep'], 1],
   ])('%s', (_name, slugs, count) => {
     expect(of(makePlan([['breathe', ...slugs]]))).toHaveLength(count);
+  });
+
+  it('is content with the first rung, which is where it is learned', () => {
+    expect(of(makePlan([['breathe', ['clock', { options: [1] }]]]))).toEqual([]);
   });
 
   it('is content where everyone who comes holds it', () => {

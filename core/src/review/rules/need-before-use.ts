@@ -17,10 +17,11 @@ export const needBeforeUse: Rule = {
   id: 'need-before-use',
   name: 'What it needs comes before',
   statement:
-    'What an exercise needs was taught earlier in the class, at most one step less deep, or everyone who comes holds it.',
+    'What an exercise needs to be practised was taught earlier in the class, or something like it was done, or everyone who comes holds it.',
   kind: 'order',
   why: 'What has not been learned is borrowed from somewhere else, mostly from the low back and the neck.',
   usually: 'must',
+  speaksFrom: 'class',
   order: [
     {
       cost: 'needs',
@@ -55,21 +56,45 @@ export const needBeforeUse: Rule = {
   find(context) {
     const taught = new Map<Foundation, number>();
     const problems: Problem[] = [];
-    for (const worked of context.worked) {
-      for (const { foundation, depth } of worked.exercise.needs) {
-        if (depth === 0 || (taught.get(foundation) ?? 0) >= taughtDepthFor(depth)) continue;
-        if (context.group.holds(foundation, depth)) continue;
-        problems.push(unmet(context, worked, foundation, depth));
+    context.worked.forEach((worked, index) => {
+      const before = context.worked.slice(0, index);
+      const [need] = worked.exercise.needs.filter(
+        ({ foundation, depth }) =>
+          depth >= DEEP &&
+          foundation !== 'breath' &&
+          (taught.get(foundation) ?? 0) < taughtDepthFor(depth) &&
+          !context.group.holds(foundation, depth),
+      );
+      if (need && !isEased(worked) && !before.some((each) => isLike(each, worked))) {
+        problems.push(unmet(context, worked, need.foundation, need.depth));
+        // Told once: what teaches it here teaches it for all behind.
+        taught.set(need.foundation, need.depth);
       }
       for (const { foundation, depth } of worked.exercise.teaches) {
         taught.set(foundation, Math.max(depth, taught.get(foundation) ?? 0));
       }
-    }
+    });
     return problems;
   },
 };
 
 type Need = Exercise['needs'][number];
+
+/** What has only been met is nothing to wait for. Common practice. */
+const DEEP = 2;
+
+/** Letting go, and the first rung of a ladder, are where it is learned. */
+function isEased({ exercise, option }: Worked): boolean {
+  return exercise.family === 'release' || option.number === 1;
+}
+
+/** Something like it was done: a rung of the same, or the same kind in the same place. */
+function isLike(before: Worked, { exercise, timed }: Worked): boolean {
+  return (
+    before.exercise.slug === exercise.slug ||
+    (before.exercise.family === exercise.family && before.timed.position === timed.position)
+  );
+}
 
 /** The depths at which a class can have taught a foundation: needs ask for no more. */
 const DEPTHS_TAUGHT = [1, 2] as const;

@@ -7,6 +7,8 @@ export const partsThenWhole = pairRule({
   kind: 'order',
   why: 'Halves that are known join by themselves; halves that are not are skipped over with a swing.',
   usually: 'must',
+  speaksFrom: 'lesson',
+  within: 'part',
   comesFirst: (first, second) =>
     first.exercise.prepares.includes(second.exercise.slug) &&
     !second.exercise.prepares.includes(first.exercise.slug)

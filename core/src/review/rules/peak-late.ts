@@ -8,10 +8,14 @@ import { effortOfExercise } from '../../body/load/option-load.ts';
 /** Where in the working time the hardest item belongs. Common practice. */
 const PEAK_FROM = 0.55;
 const PEAK_TO = 0.85;
-/** Effort climbs by at most this from one item to the next. */
-const STEP = 2;
+/** Before this share of the work the crest is told to come too soon. */
+const TOO_SOON = 1 / 3;
+/** Effort climbs by at most this from one item to the next, cold or lying. */
+const STEP = 2.5;
+/** Until this share of the class a body is cold. */
+const COLD = 0.2;
 /** A class whose hardest item asks no more than this has no peak to place. */
-const GENTLE = 2;
+const GENTLE = 2.5;
 
 /** What a tenth of the class away from where the peak belongs costs, and a step of a jump. */
 const PEAK_TENTH_S = 15;
@@ -21,10 +25,11 @@ export const peakLate: Rule = {
   id: 'peak-late',
   name: 'The crest comes late',
   statement:
-    'The hardest item comes between 55 % and 85 % of the working time, and effort climbs in waves, by no more than 2 of 5 at once.',
+    'The hardest item comes neither in the first third of the work nor straight before the rest, and cold or lying effort climbs by no more than 2.5 of 5 at once.',
   kind: 'shape',
   why: 'Early, the hardest thing is met cold; at the end, it is met tired and nothing is left to come down in.',
   usually: 'should',
+  speaksFrom: 'class',
   order: [
     {
       cost: 'jump',
@@ -62,7 +67,8 @@ function misplacedPeak(context: RuleContext): Problem[] {
   const at = middles(worked);
   const shareOf = ({ item }: Worked) => at.get(item.id) ?? 0;
   const isInPlace = (each: Worked) => shareOf(each) >= PEAK_FROM && shareOf(each) <= PEAK_TO;
-  if (hardest.some(isInPlace)) return [];
+  const isWrong = (each: Worked) => shareOf(each) < TOO_SOON || isStraightBeforeRest(each, worked);
+  if (!hardest.every(isWrong)) return [];
   const peak = hardest.reduce((a, b) => (away(shareOf(b)) < away(shareOf(a)) ? b : a));
   return [
     {
@@ -86,6 +92,11 @@ function misplacedPeak(context: RuleContext): Problem[] {
       ],
     },
   ];
+}
+
+function isStraightBeforeRest(each: Worked, worked: readonly Worked[]): boolean {
+  const next = worked[worked.indexOf(each) + 1];
+  return next === undefined || next.exercise.closing === 'rest';
 }
 
 /** How far the hardest stands from where it belongs; several that are as hard share the cost. */
@@ -144,7 +155,10 @@ function jumps(context: RuleContext): Problem[] {
     const before = context.worked[index - 1];
     const from = before?.timed.effort ?? 0;
     const to = worked.timed.effort;
-    if (!before || to - from <= STEP) return [];
+    if (!before || to - from <= STEP || !isWork(worked) || !isWork(before)) return [];
+    const isCold = worked.timed.startS < context.timeline.totalS * COLD;
+    const isLying = worked.timed.position === 'supine' || worked.timed.position === 'prone';
+    if (!isCold && !isLying) return [];
     return [
       {
         key: `jump ${worked.item.id}`,

@@ -23,6 +23,7 @@ export const pelvisSequence = pairRule({
   kind: 'order',
   why: 'A circle is made of its lines; where a line is not yet clear, the circle cuts the corner.',
   usually: 'must',
+  within: 'class',
   comesFirst: (first, second) => {
     const [one, two] = [pelvisStep(first), pelvisStep(second)];
     if (one === 0 || two === 0 || one >= two) return undefined;

@@ -1,18 +1,27 @@
+import type { PropPlace } from '../../movement/vocabulary.ts';
 import { PROP_WORDS } from '../../movement/words.ts';
 import { addBeforeIt, leaveOut } from '../repairs.ts';
 import type { Placeable, Rule, Worked } from '../rule.ts';
 
+/** What one stands or leans on, so that a prop there unsettles. */
+const STANDS_ON: ReadonlySet<PropPlace> = new Set([
+  'under hand',
+  'under heel',
+  'under knees',
+  'under hips',
+] as const);
+
 /** Props that make the option harder. */
 const challenges = ({ option }: Pick<Placeable, 'option'>) =>
   option.props.filter(
-    ({ role, optional }) => !optional && (role === 'challenge' || role === 'load'),
+    ({ role, optional, place }) => !optional && role === 'challenge' && STANDS_ON.has(place),
   );
 
 export const rehearseThenProp: Rule = {
   id: 'rehearse-then-prop',
   name: 'Bare before the prop',
   statement:
-    'A prop that makes an exercise harder comes after one set without it; one that helps comes at once.',
+    'A prop that unsettles hands, feet or knees comes after one set without it; one that helps comes at once.',
   kind: 'order',
   why: 'The shape is learned first; a prop that wobbles or loads is then the only new thing.',
   usually: 'must',

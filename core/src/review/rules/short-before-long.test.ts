@@ -4,9 +4,23 @@ import { makePlan } from '../../testing/make-plan.ts';
 import { findingsOf, repaired } from '../../testing/review-plan.ts';
 
 const catalogue = makeCatalogue([
-  makeExercise('short', { swaps: ['long'], options: [{ effort: 1 }, { effort: 2 }] }),
-  makeExercise('long', { swaps: ['short'], options: [{ effort: 3 }, { effort: 4 }] }),
-  makeExercise('elsewhere', { position: 'prone', swaps: ['long'], options: [{ effort: 1 }, {}] }),
+  makeExercise('short', {
+    movers: ['belly'],
+    swaps: ['long'],
+    options: [{ effort: 1 }, { effort: 2 }],
+  }),
+  makeExercise('long', {
+    movers: ['belly'],
+    swaps: ['short', 'other-aim'],
+    options: [{ effort: 3 }, { effort: 4 }],
+  }),
+  makeExercise('other-aim', { movers: ['seat'], swaps: ['long'], options: [{ effort: 1 }, {}] }),
+  makeExercise('elsewhere', {
+    movers: ['belly'],
+    position: 'prone',
+    swaps: ['long'],
+    options: [{ effort: 1 }, {}],
+  }),
 ]);
 const of = (slugs: string[]) => findingsOf('short-before-long', makePlan([slugs]), catalogue);
 
@@ -21,6 +35,13 @@ describe('short-before-long', () => {
   it('has no wish for what is done in another position, or alone', () => {
     expect(of(['long', 'elsewhere'])).toEqual([]);
     expect(of(['long', 'curl'])).toEqual([]);
+    expect(of(['long', 'other-aim'])).toEqual([]);
+  });
+
+  it('looks at one part of the class, and not at what was done before as well', () => {
+    const parts = makePlan([['long'], ['short']]);
+    expect(findingsOf('short-before-long', parts, catalogue)).toEqual([]);
+    expect(of(['short', 'long', 'short'])).toEqual([]);
   });
 
   it('takes the lighter option of the same exercise first', () => {

@@ -35,8 +35,9 @@ export const sidesTogether: Rule = {
     for (let index = 0; index < blocks.length; index += 1) {
       const first = blocks[index] ?? [];
       const second = blocks[index + 1];
-      const isAnswered = second && second[0]?.side !== first[0]?.side && follows(first, second);
-      if (isAnswered && sameWork(first, second)) {
+      const isAnswered =
+        second && second[0]?.side !== first[0]?.side && follows(first, second, context);
+      if (isAnswered && (sameWork(first, second) || sameWork(first, second.toReversed()))) {
         index += 1;
         continue;
       }
@@ -62,8 +63,14 @@ function blocksOf(plan: Plan, catalogue: Catalogue): Block[] {
   return blocks;
 }
 
-function follows(first: Block, second: Block): boolean {
-  return second[0]?.at === (first.at(-1)?.at ?? 0) + 1;
+/** A pause, a stretch or a tilt may stand between. */
+function follows(first: Block, second: Block, { plan, catalogue }: RuleContext): boolean {
+  const between = itemsOf(plan).slice((first.at(-1)?.at ?? 0) + 1, second[0]?.at ?? 0);
+  return between.every((item) => {
+    if (item.kind === 'pause') return true;
+    const { family } = catalogue.require(item.exercise);
+    return family === 'release' || family === 'awareness';
+  });
 }
 
 function sameWork(first: Block, second: Block): boolean {
@@ -71,12 +78,33 @@ function sameWork(first: Block, second: Block): boolean {
     first.length === second.length &&
     first.every((one, index) => {
       const other = second[index];
-      return (
-        other?.item.exercise === one.item.exercise &&
-        JSON.stringify({ ...other.dose, sides: '' }) === JSON.stringify({ ...one.dose, sides: '' })
-      );
+      return other?.item.exercise === one.item.exercise && isAsMuch(one.dose, other.dose);
     })
   );
+}
+
+/** A count or some seconds are no matter: two counts and more than a fifth, or 15 s, are. Common practice. */
+function isAsMuch(one: Dose, other: Dose): boolean {
+  if (one.kind !== other.kind || one.kind === 'timed' || other.kind === 'timed') {
+    return JSON.stringify({ ...one, sides: '' }) === JSON.stringify({ ...other, sides: '' });
+  }
+  const [least, most] = [amountOf(one), amountOf(other)].sort((a, b) => a - b) as [number, number];
+  const isHold = one.kind === 'hold' || one.kind === 'free';
+  const apart = most - least;
+  return isHold ? apart < APART.holdS : apart < APART.count || apart <= most * APART.share;
+}
+
+const APART = { holdS: 15, count: 2, share: 0.2 } as const;
+
+/** Everything that one side does of it: repetitions, or seconds. */
+function amountOf(dose: Exclude<Dose, { kind: 'timed' }>): number {
+  const once =
+    dose.kind === 'hold'
+      ? dose.holdS * dose.count
+      : dose.kind === 'free'
+        ? dose.durationS
+        : dose.count;
+  return once * dose.sets * dose.directions;
 }
 
 function unanswered(context: RuleContext, first: Block, second: Block | undefined): Problem {

@@ -26,9 +26,16 @@ describe('six-directions', () => {
     });
   });
 
-  it('names the direction that takes over half, and the one with least', () => {
+  it('tells all that is missing as one, and asks nothing of a short class or of timed sets', () => {
+    const plan = makePlan([['breathe', 'tilt']]);
+    expect(of(plan)).toHaveLength(1);
+    expect(of({ ...plan, targetS: 1100 })).toEqual([]);
+    expect(of({ ...plan, school: 'timed-sets' })).toEqual([]);
+  });
+
+  it('names the direction that takes over three quarters, and the one with least', () => {
     const plan = makePlan([
-      ['breathe', ...Array.from({ length: 5 }, () => 'curl'), 'lift', 'twist', 'side-reach'],
+      ['breathe', ...Array.from({ length: 14 }, () => 'curl'), 'lift', 'twist', 'side-reach'],
     ]);
     const finding = of(plan).find(({ key }) => key.startsWith('too much'));
     expect(finding?.sentence).toMatch(/^Rounding takes \d\d % of the directed time/);

@@ -1,8 +1,9 @@
 import { effortOfExercise } from '../../body/load/option-load.ts';
+import { measuresOf } from '../../body/measures/measures-of.ts';
 import type { Exercise } from '../../movement/exercise.ts';
 import type { SpineMove } from '../../movement/vocabulary.ts';
 import { addBeforeIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
-import type { Rule } from '../rule.ts';
+import type { Rule, Worked } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
 
 /** Rounding with less load than this wakes the spine; it is not what the belly is warmed for. */
@@ -21,10 +22,21 @@ function bendsLoaded(moves: readonly SpineMove[], spineLoad: number): boolean {
   return moves.includes('round') && spineLoad >= LOADED;
 }
 
+/** The share of the class in which the belly is not yet warm by itself. Common practice. */
+const EARLY = 0.2;
+
+/** A curl from lying or a roll back from sitting; a tilt, a bridge or a cat only wakes the spine. */
+function curls({ exercise, option, timed }: Worked): boolean {
+  if (!bendsLoaded(timed.moves, timed.spineLoad) || exercise.family === 'awareness') return false;
+  if (timed.position === 'seated') return true;
+  return timed.position === 'supine' && (measuresOf(option).whole.chestLifted?.peak ?? 0) >= 1;
+}
+
 export const stillBeforeBend: Rule = {
   id: 'still-before-bend',
   name: 'Still before bending',
-  statement: 'The belly is warmed in a still spine before the first loaded rounding.',
+  statement:
+    'The belly is warmed in a still spine before a curl or a roll back early in the class.',
   kind: 'order',
   why: 'A belly that has learned to draw in with a still spine hollows in the curl; one that has not domes.',
   usually: 'must',
@@ -45,8 +57,9 @@ export const stillBeforeBend: Rule = {
     }
   },
   find(context) {
-    const bend = context.worked.find(({ timed }) => bendsLoaded(timed.moves, timed.spineLoad));
-    if (!bend) return [];
+    const earlyS = context.timeline.totalS * EARLY;
+    const bend = context.worked.find(curls);
+    if (!bend || bend.timed.startS > earlyS) return [];
     const isWarm = context.worked.some(
       ({ at, exercise, timed }) => at < bend.at && warmsBelly(exercise, timed.moves),
     );
@@ -55,7 +68,7 @@ export const stillBeforeBend: Rule = {
       {
         key: 'first',
         itemIds: [bend.item.id],
-        sentence: `${bend.exercise.name} is the first rounding under load, and no exercise before it warms the belly in a still spine.`,
+        sentence: `${bend.exercise.name} curls up early, and no exercise before it warms the belly in a still spine.`,
         candidates: () => {
           const later = context.worked.filter(
             ({ at, exercise, timed }) => at > bend.at && warmsBelly(exercise, timed.moves),

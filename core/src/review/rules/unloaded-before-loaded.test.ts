@@ -6,6 +6,8 @@ import { findingsOf } from '../../testing/review-plan.ts';
 
 const catalogue = makeCatalogue();
 const of = (plan: Plan) => findingsOf('unloaded-before-loaded', plan, catalogue);
+/** Enough behind it that it stands in the first third. */
+const later = Array.from({ length: 9 }, () => 'tilt');
 
 describe('unloaded-before-loaded', () => {
   it('allows a rise of one class at a time', () => {
@@ -13,17 +15,21 @@ describe('unloaded-before-loaded', () => {
   });
 
   it('names the item and both classes when one is jumped', () => {
-    const [finding] = of(makePlan([['breathe', 'curl', 'roll-back']]));
+    const [finding] = of(makePlan([['tilt', 'brace', 'roll-back', ...later]]));
     expect(finding?.itemIds).toEqual(['roll-back']);
     expect(finding?.sentence).toContain('at 3 of 4');
     expect(finding?.sentence).toContain('until then the highest is 1');
   });
 
   it('offers a later place when one prepares it, else a bridge', () => {
-    const later = of(makePlan([['breathe', 'curl', 'roll-back', 'twist']]))[0];
-    expect(later?.repairs()[0]?.label).toBe('Move roll back after twist');
-    const bridged = of(makePlan([['breathe', 'curl', 'roll-back']]))[0];
+    const moved = of(makePlan([['tilt', 'brace', 'roll-back', 'twist', ...later]]))[0];
+    expect(moved?.repairs()[0]?.label).toBe('Move roll back after twist');
+    const bridged = of(makePlan([['tilt', 'brace', 'roll-back', ...later]]))[0];
     expect(bridged?.repairs()[0]?.label).toMatch(/^Add (twist|side reach) before roll back$/);
+  });
+
+  it('is quiet past the first third, and of a stretch', () => {
+    expect(of(makePlan([['breathe', 'curl', 'roll-back']]))).toEqual([]);
   });
 
   it('does not ask again once the load has been met', () => {

@@ -1,41 +1,43 @@
 import { showClock } from '../../plan/show-time.ts';
 import type { TimedItem } from '../../plan/timing/timeline.ts';
 import { secondsOf } from '../../plan/timing/timeline.ts';
-import { pauseAfter, together } from '../repairs.ts';
-import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
+import { pauseAfter } from '../repairs.ts';
+import type { Problem, Rule, RuleContext, Worked } from '../rule.ts';
 
-/** Nobody goes longer than this without a pause. Common practice. */
-const LONGEST_S = 1200;
+/** A class of this length wants a pause, and so does hard work as long as this. Common practice. */
+const WANTED_FROM_S = 2400;
+const HARD_FOR_S = 360;
 /** The least that a rest lasts to be one. */
 const REST_S = 20;
-/** From this effort the hardest block wants a pause behind it, within so many items. */
 const HARD = 4;
-const WITHIN = 2;
 const WATER_S = 40;
+/** What comes in the last fifth of a class is its close. */
+const LAST_FIFTH = 0.8;
 
-const isPause = (item: TimedItem) => item.kind === 'pause' || secondsOf(item, 'rest') >= REST_S;
+/** A moment in which nobody works: a pause, a rest, a shape to rest in. */
+function isPause(item: TimedItem, { catalogue }: RuleContext): boolean {
+  if (item.kind === 'pause' || secondsOf(item, 'rest') >= REST_S) return true;
+  return catalogue.get(item.exercise ?? '')?.family === 'release' && item.durationS >= REST_S;
+}
 
 export const water: Rule = {
   id: 'water',
   name: 'Water',
-  statement: 'There is a pause after the hardest block and at least every 20 minutes.',
+  statement:
+    'A class of 40 minutes has a pause or a rest on its way, and so has hard work of more than 6 minutes.',
   kind: 'care',
   why: 'Thirst and breath come after the effort; without a moment for them the next exercise pays.',
   usually: 'should',
-  find: (context) => [...tooLong(context), ...afterHardest(context)],
+  find: (context) => [...noneAtAll(context), ...hardForLong(context)],
 };
 
-function tooLong(context: RuleContext): Problem[] {
+/** The close is no pause on the way. */
+function noneAtAll(context: RuleContext): Problem[] {
   const { timeline, worked } = context;
-  const problems: Problem[] = [];
-  let sinceS = 0;
-  for (const item of [...timeline.items, undefined]) {
-    const untilS = item ? item.startS : timeline.totalS;
-    if (item && !isPause(item)) continue;
-    if (untilS - sinceS > LONGEST_S) problems.push(drought(context, sinceS, untilS));
-    if (item) sinceS = item.startS + item.durationS;
-  }
-  return worked.length === 0 ? [] : problems;
+  if (timeline.totalS < WANTED_FROM_S || worked.length === 0) return [];
+  const onTheWay = timeline.items.filter(({ startS }) => startS < timeline.totalS * LAST_FIFTH);
+  if (onTheWay.some((item) => isPause(item, context))) return [];
+  return [drought(context, 0, timeline.totalS)];
 }
 
 function drought(context: RuleContext, fromS: number, toS: number): Problem {
@@ -52,7 +54,6 @@ function drought(context: RuleContext, fromS: number, toS: number): Problem {
     itemIds: [],
     sentence: `From ${showClock(fromS)} to ${showClock(toS)} there is no pause: ${showClock(toS - fromS)}.`,
     candidates: () => [
-      ...evenly(context, inside, fromS, toS),
       ...nearest.slice(0, 3).flatMap((each) => [
         ...pauseAfter(context, each, 'Water', WATER_S),
         {
@@ -64,57 +65,35 @@ function drought(context: RuleContext, fromS: number, toS: number): Problem {
   };
 }
 
-/** For a long class: as many pauses as it takes, at even distances. */
-function evenly(
-  context: RuleContext,
-  inside: readonly Worked[],
-  fromS: number,
-  toS: number,
-): Repair[] {
-  const count = Math.ceil((toS - fromS) / LONGEST_S) - 1;
-  if (count < 2) return [];
-  const anchors = Array.from({ length: count }, (_, index) => {
-    const wantedS = fromS + ((index + 1) * (toS - fromS)) / (count + 1);
-    const distance = ({ timed }: Worked) => Math.abs(timed.startS + timed.durationS - wantedS);
-    return inside.reduce<Worked | undefined>(
-      (best, each) => (!best || distance(each) < distance(best) ? each : best),
-      undefined,
-    );
-  });
-  const taken: string[] = [];
-  const edit = together(
-    // From the last to the first, so that no pause moves the place of another.
-    anchors.toReversed().flatMap((anchor) =>
-      anchor
-        ? pauseAfter(context, anchor, 'Water', WATER_S, taken).map((repair) => {
-            if (repair.edit.type === 'addItem') taken.push(repair.edit.item.id);
-            return repair.edit;
-          })
-        : [],
-    ),
-  );
-  return edit ? [{ label: `${count} pauses for water, ${WATER_S} s each`, edit }] : [];
+function hardForLong(context: RuleContext): Problem[] {
+  const { timeline, worked } = context;
+  const problems: Problem[] = [];
+  let [workS, last]: [number, Worked | undefined] = [0, undefined];
+  for (const item of timeline.items) {
+    if (item.effort < HARD) {
+      [workS, last] = [0, undefined];
+      continue;
+    }
+    workS += secondsOf(item, 'work');
+    last = worked.find(({ timed }) => timed === item) ?? last;
+    if (workS < HARD_FOR_S || !last || item.startS > timeline.totalS * LAST_FIFTH) continue;
+    problems.push(hardWithout(context, last, workS));
+    workS = -Infinity;
+  }
+  return problems;
 }
 
-function afterHardest(context: RuleContext): Problem[] {
-  const { worked, timeline } = context;
-  const most = Math.max(...worked.map(({ timed }) => timed.effort));
-  const last = worked.findLast(({ timed }) => timed.effort === most);
-  if (most < HARD || !last) return [];
-  const after = timeline.items.slice(last.at, last.at + 1 + WITHIN);
-  if (after.some(isPause) || last === worked.at(-1)) return [];
-  return [
-    {
-      key: `hard ${last.item.id}`,
-      itemIds: [last.item.id],
-      sentence: `${last.exercise.name} is the hardest (${most} of 5), and no pause follows within two items.`,
-      candidates: () => [
-        ...pauseAfter(context, last, 'Water', WATER_S),
-        {
-          label: `Rest 30 s after ${last.exercise.name}`,
-          edit: { type: 'setRest', itemId: last.item.id, restS: 30 },
-        },
-      ],
-    },
-  ];
+function hardWithout(context: RuleContext, last: Worked, workS: number): Problem {
+  return {
+    key: `hard ${last.item.id}`,
+    itemIds: [last.item.id],
+    sentence: `Up to ${last.exercise.name} there are ${showClock(workS)} of hard work without a pause.`,
+    candidates: () => [
+      ...pauseAfter(context, last, 'Water', WATER_S),
+      {
+        label: `Rest 30 s after ${last.exercise.name}`,
+        edit: { type: 'setRest', itemId: last.item.id, restS: 30 },
+      },
+    ],
+  };
 }

@@ -1,5 +1,6 @@
 import { listWords } from '../../movement/words.ts';
 import { showClock } from '../../plan/show-time.ts';
+import { secondsOf } from '../../plan/timing/timeline.ts';
 import { onHands } from '../coverage.ts';
 import { addAfterIt, leaveOut, moveAfterEach } from '../repairs.ts';
 import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
@@ -16,7 +17,7 @@ export const wristRest: Rule = {
   id: 'wrist-rest',
   name: 'Rest for the wrists',
   statement:
-    'Not more than about 4 minutes on the hands without a break, 2 where anyone has a wrist caution.',
+    'Not more than about 4 minutes of work on the hands without a break, 2 where anyone has a wrist caution.',
   kind: 'load',
   why: 'Wrists are bent back under the weight of the trunk; they tire before anything else says so.',
   usually: 'must',
@@ -35,7 +36,8 @@ export const wristRest: Rule = {
     const for_ =
       sparingWrists.length > 0 ? ` ${listWords(sparingWrists)} should spare the wrists.` : '';
     return runsOnHands(context).flatMap((run): Problem[] => {
-      const seconds = run.reduce((sum, { timed }) => sum + timed.durationS, 0);
+      // Talk and setting up are done off the hands.
+      const seconds = run.reduce((sum, { timed }) => sum + secondsOf(timed, 'work'), 0);
       const [first, last] = [run[0], run.at(-1)];
       if (seconds <= most || !first || !last) return [];
       const names =
@@ -44,7 +46,7 @@ export const wristRest: Rule = {
         {
           key: first.item.id,
           itemIds: run.map(({ item }) => item.id),
-          sentence: `${names}: ${showClock(seconds)} on the hands without a break; ${showClock(most)} is the most.${for_}`,
+          sentence: `${names}: ${showClock(seconds)} of work on the hands without a break; ${showClock(most)} is the most.${for_}`,
           candidates: () => breaks(context, run),
         },
       ];

@@ -128,7 +128,8 @@ function Particulars({ exercise }: { exercise: Exercise }) {
         </p>
       </Part>
       <Part title="Where it fits">
-        <Slugs words="Prepares" slugs={exercise.prepares} />
+        <Slugs words="A part of" slugs={exercise.prepares} />
+        <Slugs words="Goes well before" slugs={exercise.goesBefore} />
         <Slugs words="Answered by" slugs={exercise.counters} />
         <Slugs
           words="In its place"

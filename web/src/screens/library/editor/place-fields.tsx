@@ -15,7 +15,8 @@ const DEPTHS = [
 ] as const;
 
 const LINKS = [
-  { key: 'prepares', label: 'Prepares for' },
+  { key: 'prepares', label: 'A part of' },
+  { key: 'goesBefore', label: 'Goes well before' },
   { key: 'counters', label: 'Answered by' },
   { key: 'swaps', label: 'In its place' },
 ] as const;

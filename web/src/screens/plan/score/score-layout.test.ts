@@ -80,7 +80,13 @@ describe('a bracket', () => {
         name: 'Part',
         items: [
           { kind: 'exercise', id: 'tilt', exercise: 'pelvic-tilt' },
-          { kind: 'exercise', id: 'lift', exercise: 'side-leg-lift', onlySide: 'left', ...together },
+          {
+            kind: 'exercise',
+            id: 'lift',
+            exercise: 'side-leg-lift',
+            onlySide: 'left',
+            ...together,
+          },
           { kind: 'exercise', id: 'clam', exercise: 'clam', ...together },
           { kind: 'exercise', id: 'cat', exercise: 'cat-cow' },
         ],

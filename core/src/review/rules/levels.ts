@@ -1,0 +1,29 @@
+import { leaveOut, moveBeforeEach } from '../repairs.ts';
+import type { Problem, Rule, Worked } from '../rule.ts';
+
+const lies = ({ timed }: Worked) => timed.position === 'supine' || timed.position === 'prone';
+
+export const levels: Rule = {
+  id: 'levels',
+  name: 'Up once',
+  statement: 'On the machine lying comes first and standing last: nobody lies down again to work.',
+  kind: 'flow',
+  why: 'Down and up again costs a minute each time, with everybody stepping over the well.',
+  usually: 'should',
+  find(context) {
+    if (context.plan.machine !== 'reformer') return [];
+    const stands = context.worked.find(({ timed }) => timed.position === 'standing');
+    if (!stands) return [];
+    const again = context.worked.find(
+      (each) => each.at > stands.at && lies(each) && each.exercise.family !== 'release',
+    );
+    if (!again) return [];
+    const problem: Problem = {
+      key: again.item.id,
+      itemIds: [stands.item.id, again.item.id],
+      sentence: `After ${stands.exercise.name}, standing, everybody lies down again for ${again.exercise.name}.`,
+      candidates: () => [...moveBeforeEach(context, again, [stands]), leaveOut(again)],
+    };
+    return [problem];
+  },
+};

@@ -1,0 +1,52 @@
+import { describeDose, doseAmount, withDoseAmount } from '../../movement/dose.ts';
+import { showClock } from '../../plan/show-time.ts';
+import { secondsOf } from '../../plan/timing/timeline.ts';
+import { leaveOut } from '../repairs.ts';
+import type { Problem, Rule, RuleContext, Worked } from '../rule.ts';
+
+/** The most that a final rest takes of the class, a way up, and a quiet look at oneself. Common practice. */
+const REST_SHARE = 0.1;
+const REST_LEAST_S = 180;
+const WAY_UP_S = 60;
+const SCAN_S = 120;
+
+function mostOf({ exercise, dose }: Worked, { timeline }: RuleContext): number {
+  if (exercise.closing === 'rest') return Math.max(REST_LEAST_S, timeline.totalS * REST_SHARE);
+  if (exercise.closing === 'way-up') return WAY_UP_S;
+  return exercise.family === 'awareness' && dose.kind === 'free' ? SCAN_S : Infinity;
+}
+
+export const padding: Rule = {
+  id: 'padding',
+  name: 'No padding',
+  statement:
+    'The final rest takes a tenth of the class at most, the way up a minute, a quiet look at oneself two.',
+  kind: 'shape',
+  why: 'A class is brought to its length by a round or an exercise more, not by waiting.',
+  usually: 'should',
+  speaksFrom: 'class',
+  find: (context) =>
+    context.worked.flatMap((worked): Problem[] => {
+      const mostS = mostOf(worked, context);
+      const { item, exercise, timed, dose } = worked;
+      const workS = secondsOf(timed, 'work');
+      if (workS <= mostS || dose.kind === 'timed') return [];
+      const share = mostS / workS;
+      const amount = Math.max(1, Math.floor(doseAmount(dose) * share));
+      const shorter = withDoseAmount(dose, amount > 15 ? amount - (amount % 15) : amount);
+      return [
+        {
+          key: item.id,
+          itemIds: [item.id],
+          sentence: `${exercise.name} takes ${showClock(workS)}; ${showClock(mostS)} is the most that is not waiting.`,
+          candidates: () => [
+            {
+              label: `${exercise.name}, ${describeDose(shorter)}`,
+              edit: { type: 'setDose', itemId: item.id, dose: shorter },
+            },
+            leaveOut(worked),
+          ],
+        },
+      ];
+    }),
+};
