@@ -45,13 +45,27 @@ export interface Analysis {
   props: PropNeed[];
   /** How the machines are set, block by block; none on the mat. */
   gear: GearBlock[];
+  /** What is left to settle, gravest first; of order, shape and flow no more than a teacher can hear. */
   findings: Finding[];
+  /** How many more there are that are not told yet. */
+  untold: number;
+  /** What stands on purpose. */
+  setAside: { finding: Finding; reason: string }[];
 }
 
 /** Cheap enough to run on every keystroke. What the catalogue lacks is told, never thrown. */
 export function analyse(plan: Plan, catalogue: Catalogue, context: ClassContext): Analysis {
-  const { analysis, findings } = lookInto(plan, catalogue, context);
-  return { ...analysis, findings: findings.map(({ repairs: _, ...finding }) => finding) };
+  const { analysis, findings, untold, setAside } = lookInto(plan, catalogue, context);
+  return {
+    ...analysis,
+    findings: findings.map(asData),
+    untold,
+    setAside: setAside.map(({ finding, reason }) => ({ finding: asData(finding), reason })),
+  };
+}
+
+function asData({ repairs: _, ...finding }: OpenFinding): Finding {
+  return finding;
 }
 
 /** The class in time alone, by the pace of its teacher and the seconds of its machines. */
@@ -92,7 +106,9 @@ export function fitClass(
 }
 
 interface Look {
-  analysis: Omit<Analysis, 'findings'>;
+  analysis: Omit<Analysis, 'findings' | 'untold' | 'setAside'>;
+  untold: number;
+  setAside: { finding: OpenFinding; reason: string }[];
   rules: RuleContext;
   findings: OpenFinding[];
   fit: (targetS: number, open?: ReadonlySet<string>) => Fit;
@@ -120,10 +136,11 @@ function lookInto(plan: Plan, catalogue: Catalogue, booked: ClassContext): Look 
       look: (edited) => orderOf({ ...input, plan: edited, timeline: retime(edited) }),
     });
   const gear = gearBlocks(setItems(rules), machines);
+  const { told, untold, setAside } = tell(plan, reviewOrder(input, rules));
   const findings = [
     ...missingFindings(plan, catalogue),
     ...timeFindings(rules, () => fitRepairs(fitTo(plan.targetS))),
-    ...reviewOrder(input, rules),
+    ...told,
     ...roomFindings({
       rules,
       options,
@@ -135,7 +152,27 @@ function lookInto(plan: Plan, catalogue: Catalogue, booked: ClassContext): Look 
     ...machineFindings({ rules, gear, machines, attendees: context.attendees }),
   ];
   const coverage = coverDirections(timeline);
-  return { analysis: { timeline, coverage, options, props, gear }, rules, findings, fit: fitTo };
+  const analysis = { timeline, coverage, options, props, gear };
+  return { analysis, rules, findings, untold, setAside, fit: fitTo };
+}
+
+/** More than this at once nobody hears. Common practice. */
+const TOLD_AT_ONCE = 7;
+
+/** What the review says: without what stands on purpose, and no more than can be heard. */
+function tell(
+  { setAside: reasons = [] }: Plan,
+  found: readonly OpenFinding[],
+): Pick<Look, 'untold' | 'setAside'> & { told: OpenFinding[] } {
+  const reasonOf = ({ rule, key }: OpenFinding) =>
+    reasons.find((each) => each.rule === rule && each.key === key)?.reason;
+  const open = found.filter((finding) => reasonOf(finding) === undefined);
+  const setAside = found.flatMap((finding) => {
+    const reason = reasonOf(finding);
+    return reason === undefined ? [] : [{ finding, reason }];
+  });
+  const told = open.slice(0, TOLD_AT_ONCE);
+  return { told, untold: open.length - told.length, setAside };
 }
 
 /** Every time that an exercise is done, with how the machine is set for it. */

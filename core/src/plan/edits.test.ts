@@ -223,6 +223,20 @@ describe('applyEdit', () => {
     );
   });
 
+  it('sets a finding aside with a reason, and tells it again', () => {
+    const about = { type: 'setAside', rule: 'counter', key: 'round curl' } as const;
+    const aside = apply({ ...about, reason: 'They open next week' });
+    expect(aside.plan.setAside).toEqual([
+      { rule: 'counter', key: 'round curl', reason: 'They open next week' },
+    ]);
+    const other = apply({ ...about, reason: 'Wanted so' }, aside.plan);
+    expect(apply(other.inverse, other.plan).plan).toEqual(aside.plan);
+    const again = apply(about, aside.plan);
+    expect(again.plan).toEqual(plan);
+    expect(apply(again.inverse, again.plan).plan).toEqual(aside.plan);
+    expect(apply(aside.inverse, aside.plan).plan).toEqual(plan);
+  });
+
   it('walks brackets back as well, whatever joined or left them on the way', () => {
     fc.assert(
       fc.property(fc.array(anyBracketEdit(), { maxLength: 12 }), (edits) => {

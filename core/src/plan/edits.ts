@@ -8,6 +8,7 @@ import {
   Plan,
   PlanDetails,
   Segment,
+  SetAside,
   TeachingStyle,
   pacingOf,
   Pacing,
@@ -83,6 +84,8 @@ export const SingleEdit = z.discriminatedUnion('type', [
     name: z.string().trim().min(1).max(120),
   }),
   z.strictObject({ type: z.literal('setDetails'), details: PlanDetails.partial() }),
+  /** A finding that stands on purpose; told again where no reason is given. */
+  SetAside.partial({ reason: true }).extend({ type: z.literal('setAside') }),
 ]);
 export type SingleEdit = z.infer<typeof SingleEdit>;
 
@@ -202,6 +205,8 @@ function applySingle(plan: Plan, edit: SingleEdit): EditResult {
       return moveSegment(plan, edit.segmentId, edit.index);
     case 'renameSegment':
       return renameSegment(plan, edit.segmentId, edit.name);
+    case 'setAside':
+      return setAside(plan, edit);
     case 'setDetails': {
       const keys = Object.keys(edit.details) as (keyof PlanDetails)[];
       const before = Object.fromEntries(keys.map((key) => [key, plan[key]]));
@@ -212,6 +217,22 @@ function applySingle(plan: Plan, edit: SingleEdit): EditResult {
       };
     }
   }
+}
+
+function setAside(
+  plan: Plan,
+  { rule, key, reason }: Omit<SetAside, 'reason'> & { reason?: string | undefined },
+): EditResult {
+  const { setAside: before = [], ...rest } = plan;
+  const at = before.findIndex((each) => each.rule === rule && each.key === key);
+  const old = before[at];
+  const place = at < 0 ? before.length : at;
+  const after = before.toSpliced(place, old ? 1 : 0, ...(reason ? [{ rule, key, reason }] : []));
+  return {
+    ok: true,
+    plan: after.length === 0 ? rest : { ...rest, setAside: after },
+    inverse: { type: 'setAside', rule, key, ...(old ? { reason: old.reason } : {}) },
+  };
 }
 
 function refuse(code: EditRefusal['code'], refusedId: string): EditResult {

@@ -124,6 +124,15 @@ export const PlanDetails = z.strictObject({
 });
 export type PlanDetails = z.infer<typeof PlanDetails>;
 
+/** A finding of the review that stands on purpose, for as long as it would be told. */
+export const SetAside = z.strictObject({
+  rule: SLUG,
+  /** Tells it from others of its rule, by the items that it is about. */
+  key: z.string().min(1).max(4000),
+  reason: z.string().trim().min(1, 'say why').max(200),
+});
+export type SetAside = z.infer<typeof SetAside>;
+
 /** One class plan, as stored and exchanged. */
 export const Plan = z
   .strictObject({
@@ -136,6 +145,7 @@ export const Plan = z
     note: PlanDetails.shape.note.default(''),
     segments: z.array(Segment).max(20),
     brackets: z.array(Bracket).max(100).optional(),
+    setAside: z.array(SetAside).max(100).optional(),
   })
   .superRefine((plan, context) => {
     const seen = new Set<string>();

@@ -69,14 +69,20 @@ async function eraseFromPlan(lesson: ClassRow, named: RegExp, transaction: Trans
   );
 }
 
-/** The plan without a name in its notes; undefined when it is in none. */
+/** The plan without a name in its notes and reasons; undefined when it is in none. */
 function without(plan: Plan, named: RegExp): Plan | undefined {
   const clean = (note: string) => note.replace(named, ERASED);
   const segments = plan.segments.map((segment) => ({
     ...segment,
     items: segment.items.map((item) => ({ ...item, note: clean(item.note) })),
   }));
-  const erased = { ...plan, note: clean(plan.note), segments };
+  const setAside = plan.setAside?.map((each) => ({ ...each, reason: clean(each.reason) }));
+  const erased = {
+    ...plan,
+    note: clean(plan.note),
+    segments,
+    ...(setAside ? { setAside } : {}),
+  };
   return JSON.stringify(erased) === JSON.stringify(plan) ? undefined : erased;
 }
 

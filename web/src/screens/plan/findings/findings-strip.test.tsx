@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { Plan } from '@wrenfern/core/plan/plan';
 import { inClass, makeLesson } from '../../../testing/a-class.tsx';
@@ -78,13 +78,34 @@ describe('what is left to settle', () => {
     expect(offered.length).toBeGreaterThan(0);
     await user.keyboard('nn');
     const said = within(region).getAllByRole('button')[0]?.textContent ?? '';
-    expect(said).toMatch(/comes first/);
+    expect(said).toMatch(/is the first work/);
     await user.click(within(region).getByRole('button', { name: 'why?' }));
     const why = await screen.findByRole('dialog', { name: 'Why' });
     expect(within(why).getByText(/Must hold/)).toBeTruthy();
     await user.keyboard('{Escape}');
     await user.keyboard('1');
     expect(within(await strip()).queryByText(said)).toBeNull();
+  });
+
+  it('is set aside with a reason, which can be taken back', async () => {
+    const { user } = show('strip-6');
+    await strip();
+    await user.keyboard('nn');
+    const region = await strip();
+    const all = countIn(region);
+    const said = within(region).getAllByRole('button')[0]?.textContent ?? '';
+    await user.click(within(region).getByRole('button', { name: 'On purpose …' }));
+    const ask = within(await screen.findByRole('dialog', { name: 'Why' }));
+    await user.type(ask.getByLabelText('Another reason'), 'They asked for it');
+    await user.click(ask.getByRole('button', { name: 'Set aside' }));
+    expect(within(await strip()).queryByText(said)).toBeNull();
+    expect(countIn(await strip())).toBe(all - 1);
+    await user.click(screen.getByRole('button', { name: '1 set aside' }));
+    const list = within(await screen.findByRole('dialog', { name: 'Why' }));
+    expect(list.getByText('They asked for it')).toBeTruthy();
+    await user.click(list.getByRole('button', { name: 'Tell it again' }));
+    expect(countIn(await strip())).toBe(all);
+    await waitFor(() => expect(screen.getByTestId('save-state').textContent).toContain('Saved'));
   });
 
   it('is told to whoever may only look, without anything to press', async () => {

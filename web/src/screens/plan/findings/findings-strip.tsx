@@ -21,6 +21,7 @@ import {
   type FindingFilter,
 } from '@wrenfern/core/review/finding-list';
 import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
+import { OnPurpose } from './on-purpose.tsx';
 
 /** What is left to settle, grouped and counted; one finding at a time with its reason and repairs. */
 export function FindingsStrip() {
@@ -166,6 +167,7 @@ function FindingCard({ finding, children }: { finding: Finding; children: ReactN
             {repair.label}
           </button>
         ))}
+        {mayEdit ? <OnPurpose finding={finding} /> : null}
         {mayEdit && !repairs?.length ? (
           <span className="text-[0.8125rem] text-soft">
             {repairs ? 'Nothing offered: decide by hand.' : 'Looking for what could change …'}

@@ -7,6 +7,7 @@ import { Rose } from '../../../parts/rose.tsx';
 import { Balance } from './balance.tsx';
 import { FitPanel } from '../fit/fit-panel.tsx';
 import { FindingsStrip } from './findings-strip.tsx';
+import { SetAsideList } from './on-purpose.tsx';
 import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import type { SaveState } from '../../../data/autosave.ts';
@@ -124,6 +125,9 @@ function SavedAndUndo({ count }: { count: number }) {
         {save.status === 'refused' ? save.sentence : SAID[save.status]}
         <span className="block text-soft">{count} to settle</span>
       </p>
+      <div className="text-[0.8125rem] leading-tight">
+        <SetAsideList />
+      </div>
       <div className="flex gap-1">
         <Button aria-label="Undo" title="Undo (Ctrl Z)" disabled={!canUndo} onClick={undo}>
           <Undo2 size={16} aria-hidden />
