@@ -14,7 +14,7 @@ import {
 
 test('from nothing to a taught class in the log', async ({ page }) => {
   await enterDemo(page);
-  const id = await makeClass(page, 'Lantern class', 10);
+  const id = await makeClass(page, 'Lantern class', 20);
 
   await test.step('the first exercise is dragged in', async () => {
     await page.keyboard.press('/');
@@ -148,7 +148,7 @@ test('the demo opens on a class with something to settle, which repairs settle',
 }) => {
   await enterDemo(page);
   await page.getByRole('link', { name: 'Plan Small ball evening' }).click();
-  await expect.poll(() => leftToSettle(page)).toBeGreaterThan(4);
+  await expect.poll(() => leftToSettle(page)).toBeGreaterThan(2);
   const atFirst = await leftToSettle(page);
   const missing = /Side-bending left and side-bending right are missing/;
   const directions = await openFinding(page, missing);

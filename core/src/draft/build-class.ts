@@ -1,3 +1,4 @@
+import { usedNear } from '../movement/dose.ts';
 import { closingRank, leadsTo, teachesAwareness } from '../movement/exercise.ts';
 import { orderPlan } from '../search/order-plan.ts';
 import { reviewOrder } from '../review/review.ts';
@@ -122,7 +123,10 @@ function itemOf({ choice, extraS }: Chosen, wishes: DraftWishes): ExerciseItem {
   const usual = doseOf(item, exercise, rulesOf(wishes.school));
   const end = resized(usual, exercise, extraS > 0 ? 'most' : 'least');
   const share = Math.abs(extraS) / span;
-  const between = (from: number, to: number) => Math.round(from + share * (to - from));
+  const between = (from: number, to: number) =>
+    usual.kind === 'timed'
+      ? from
+      : usedNear(usual.kind, from + share * (to - from), exercise.usual);
   if (usual.kind === 'hold' && end.kind === 'hold') {
     return { ...item, dose: { ...usual, holdS: between(usual.holdS, end.holdS) } };
   }

@@ -1,4 +1,4 @@
-import { doseAmount, withDoseAmount, type Dose } from '../movement/dose.ts';
+import { doseAmount, usedWithin, withDoseAmount, type Dose } from '../movement/dose.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import type { ExerciseItem, Plan } from '../plan/plan.ts';
 import { rulesOf } from '../plan/schools.ts';
@@ -6,12 +6,10 @@ import { timePlan } from '../plan/timing/time-plan.ts';
 import { doseOf } from '../plan/usual.ts';
 import type { DraftContext } from './pool.ts';
 
-/** Steps of a dose, by what it counts. */
-const STEP = { repetitions: 1, breaths: 1, hold: 5, free: 15 } as const;
 const MOST_STEPS = 120;
 
 /**
- * Brings a class to its length by making doses a little longer or shorter within what is usual, the one
+ * Brings a class to its length by making doses longer or shorter by a number that people use, within what is usual, the one
  * that is furthest from its end first. Comes within `toleranceS` where the doses allow it.
  */
 export function fitTime(plan: Plan, context: DraftContext, toleranceS: number): Plan {
@@ -56,8 +54,10 @@ function stepDose(
   if (dose.kind === 'timed' || dose.kind !== exercise.dose.kind) return undefined;
   const { least, most } = exercise.usual;
   const amount = doseAmount(dose);
-  const next = amount + direction * STEP[dose.kind];
-  if (next < least || next > most) return undefined;
+  const used = usedWithin(dose.kind, exercise.usual);
+  const next =
+    direction > 0 ? used.find((each) => each > amount) : used.findLast((each) => each < amount);
+  if (next === undefined) return undefined;
   const room = (direction > 0 ? most - amount : amount - least) / Math.max(1, most - least);
   return { dose: withDoseAmount(dose, next), room };
 }

@@ -1,11 +1,6 @@
-import {
-  doseAmount,
-  USED_COUNTS,
-  USED_SECONDS,
-  withDoseAmount,
-  type Dose,
-} from '../movement/dose.ts';
+import { doseAmount, usedWithin, withDoseAmount, type Dose } from '../movement/dose.ts';
 import { closingRank, type Exercise } from '../movement/exercise.ts';
+import { listWords } from '../movement/words.ts';
 import type { Edit } from '../plan/edits.ts';
 import type { PauseItem } from '../plan/plan.ts';
 import { itemsOf } from '../plan/plan.ts';
@@ -38,6 +33,7 @@ export const FIT_COST = {
   dose: 1,
   doseAtEnd: 4,
   set: 3,
+  round: 2,
   rest: 2,
   pause: 2.5,
   leaveOut: 8,
@@ -59,7 +55,10 @@ const LONGEST_REST_S = 60;
 export function fitEdits(context: RuleContext, way: 'shorter' | 'longer'): FitEdit[] {
   const { plan, worked } = context;
   const pauses = itemsOf(plan).filter((item) => item.kind === 'pause');
-  const ofItems = worked.flatMap((each) => [...doses(each, way), ...sets(each, way)]);
+  const ofItems = [
+    ...worked.flatMap((each) => [...doses(each, way), ...sets(each, way)]),
+    ...rounds(context, way),
+  ];
   return way === 'shorter'
     ? [...ofItems, ...worked.flatMap(noRest), ...pauses.flatMap(shorterPause), ...leftOut(context)]
     : [...ofItems, ...added(context)];
@@ -73,10 +72,7 @@ function doses({ item, exercise, dose }: Worked, way: 'shorter' | 'longer'): Fit
   if (way === 'shorter' && exercise.family === 'release') return [];
   const { least, most } = exercise.usual;
   const now = doseAmount(dose);
-  const used = dose.kind === 'hold' || dose.kind === 'free' ? USED_SECONDS : USED_COUNTS;
-  const steps = new Set([least, ...used, most]);
-  return [...steps]
-    .filter((next) => next >= least && next <= most)
+  return usedWithin(dose.kind, exercise.usual)
     .filter((next) => (way === 'shorter' ? next < now : next > now))
     .map((next) => ({
       about: item.id,
@@ -110,6 +106,30 @@ function sets({ item, exercise, dose }: Worked, way: 'shorter' | 'longer'): FitE
       changesContent: false,
     },
   ];
+}
+
+const ROUNDS = { least: 2, most: 4 } as const;
+
+/** A round more or less is how a class is fitted: everybody knows what comes. */
+function rounds({ plan, worked }: RuleContext, way: 'shorter' | 'longer'): FitEdit[] {
+  return (plan.brackets ?? []).flatMap((bracket): FitEdit[] => {
+    if (bracket.kind !== 'rounds') return [];
+    const of = worked.filter(({ item }) => item.bracket === bracket.id);
+    const times = bracket.times + (way === 'shorter' ? -1 : 1);
+    if (of.length === 0 || times < ROUNDS.least || times > ROUNDS.most) return [];
+    const names = listWords(of.map(({ exercise }) => exercise.name));
+    return [
+      {
+        about: bracket.id,
+        label: `${names}: ${times} rounds in place of ${bracket.times}`,
+        brief: `${names}: ${times} rounds`,
+        why: way === 'shorter' ? 'a round less of what is known by then' : 'once more from the top',
+        edit: { type: 'setBracket', bracket: { ...bracket, times } },
+        cost: FIT_COST.round,
+        changesContent: false,
+      },
+    ];
+  });
 }
 
 function noRest({ item, exercise }: Worked): FitEdit[] {

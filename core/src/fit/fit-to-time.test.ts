@@ -40,6 +40,24 @@ describe('fitToTime', () => {
     }
   });
 
+  it('offers a round more or less, between two and four', () => {
+    const inRounds = (times: number): Plan => ({
+      ...makePlan([
+        ['breathe', ['curl', { bracket: 'turns' }], ['lift', { bracket: 'turns' }]],
+        ['final-rest'],
+      ]),
+      brackets: [{ kind: 'rounds', id: 'turns', times }],
+    });
+    const offered = (times: number, byS: number) =>
+      fit(inRounds(times), byS).ranked.flatMap(({ edit, label }) =>
+        edit.type === 'setBracket' ? [label] : [],
+      );
+    expect(offered(3, -100)).toEqual(['curl and lift: 2 rounds in place of 3']);
+    expect(offered(3, 100)).toEqual(['curl and lift: 4 rounds in place of 3']);
+    expect(offered(2, -100)).toEqual([]);
+    expect(offered(4, 100)).toEqual([]);
+  });
+
   it('leaves a class alone that fits, and one that is empty', () => {
     expect(fit(plan, 10)).toMatchObject({ together: [], ranked: [] });
     expect(fitClass(makePlan([[]]), catalogue, context, 1800)).toMatchObject({ ranked: [] });

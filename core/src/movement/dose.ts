@@ -43,6 +43,30 @@ export const USED_SECONDS: readonly number[] = [
   5, 10, 15, 20, 30, 45, 60, 90, 120, 150, 180, 240, 300,
 ];
 
+/** The number that people use nearest to an amount, within what is usual. */
+export function usedNear(kind: ScaledDose['kind'], amount: number, usual: Amounts): number {
+  return usedWithin(kind, usual).reduce((best, each) =>
+    Math.abs(each - amount) < Math.abs(best - amount) ? each : best,
+  );
+}
+
+/** The least and the most of something. */
+interface Amounts {
+  least: number;
+  most: number;
+}
+
+/** The numbers that people use from the least to the most of what is usual, those two among them. */
+export function usedWithin(kind: ScaledDose['kind'], { least, most }: Amounts): number[] {
+  const inSeconds = kind === 'hold' || kind === 'free';
+  const used = inSeconds ? USED_SECONDS : USED_COUNTS;
+  return [
+    least,
+    ...used.filter((each) => each > least && each < most),
+    ...(most > least ? [most] : []),
+  ];
+}
+
 /** A dose whose amount can be made more or less; timed sets follow the clock. */
 export type ScaledDose = Exclude<Dose, { kind: 'timed' }>;
 

@@ -1,8 +1,5 @@
 import type { Rule } from '../rule.ts';
 
-/** What it is worth that the next exercise follows on what goes well before it. */
-const GOES_WELL_S = 6;
-
 /** For order and draft alone: nobody is told that a class could flow better. */
 export const goesBefore: Rule = {
   id: 'goes-before',
@@ -15,8 +12,10 @@ export const goesBefore: Rule = {
   order: [
     {
       cost: 'sequence',
-      neighbours: (from, to) =>
-        to.exercise.goesBefore.includes(from.exercise.slug) ? GOES_WELL_S : 0,
+      comesFirst: ({ exercise: first }, { exercise: second }) =>
+        first.goesBefore.includes(second.slug) && !second.goesBefore.includes(first.slug)
+          ? `${first.name} goes well before ${second.name}`
+          : undefined,
     },
   ],
   find: () => [],
