@@ -56,7 +56,7 @@ export function nextBest(
         type: 'together',
         edits: [
           { type: 'removeItem', itemId },
-          { type: 'addItem', ...place, item: itemOf(plan, choice) },
+          { type: 'addItem', ...place, item: inPlaceOf(item, itemOf(plan, choice)) },
         ],
       };
       const result = applyEdit(plan, edit);
@@ -81,6 +81,11 @@ function soft({ family }: Exercise): boolean {
 
 function itemOf(plan: Plan, { exercise, options }: Choice): ExerciseItem {
   return { ...newItem(plan, exercise), ...(options ? { options } : {}) };
+}
+
+/** What stands in for something in a series or in rounds is done there as well. */
+function inPlaceOf({ bracket, onlySide }: ExerciseItem, item: ExerciseItem): ExerciseItem {
+  return { ...item, ...(bracket ? { bracket } : {}), ...(onlySide ? { onlySide } : {}) };
 }
 
 function shared({ bodyParts }: Exercise, other: Exercise): Exercise['bodyParts'] {

@@ -12,7 +12,8 @@ import { newItem, placeAt, unusedOf } from '../running-order.ts';
 /** The least share of the class that its soft close takes, and the least of all. Common practice. */
 const CLOSE_SHARE = 0.05;
 const CLOSE_LEAST_S = 60;
-/** What asks no more than this is soft where it moves slowly or is breathed. */
+/** What asks hardly anything is soft; what asks a little more, where it turns, bends aside or is breathed. */
+const HARDLY = 1;
 const SOFT_EFFORT = 1.5;
 
 /** In a draft the close is measured against a class that grows with its set-ups, and has an end. */
@@ -66,7 +67,9 @@ function isSoft(item: TimedItem, context: RuleContext): boolean {
   const exercise = context.catalogue.require(item.exercise ?? '');
   if (teaches(exercise, 'release') || exercise.family === 'awareness') return true;
   const bends = item.moves.some((move) => move === 'turn' || move === 'side');
-  return item.effort <= SOFT_EFFORT && (bends || item.tempo === 'breath');
+  return (
+    item.effort <= HARDLY || (item.effort <= SOFT_EFFORT && (bends || item.tempo === 'breath'))
+  );
 }
 
 /** The run of soft items at the very end. */

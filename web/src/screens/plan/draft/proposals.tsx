@@ -1,8 +1,11 @@
 import { RefreshCw } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { Fragment, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { Proposal } from '@wrenfern/core/draft/draft-plan';
 import type { DraftWishes } from '@wrenfern/core/draft/wishes';
+import { capital } from '@wrenfern/core/movement/words';
+import { bracketWords } from '@wrenfern/core/plan/bracket-words';
+import { runsOf } from '@wrenfern/core/plan/occurrences';
 import type { Item, Plan } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
@@ -78,19 +81,28 @@ function Card({ proposal, lesson, wishes, onUse }: CardProps) {
       {plan.segments.map((segment) => (
         <section key={segment.id} aria-label={segment.name}>
           <h4 className="title mt-1 text-fern">{segment.name}</h4>
-          <ol>
-            {segment.items.map((item) => (
-              <ProposedItem
-                key={item.id}
-                item={item}
-                plan={plan}
-                reason={proposal.reasons[item.id]}
-                lesson={lesson}
-                wishes={wishes}
-                onSwap={setPlan}
-              />
-            ))}
-          </ol>
+          {runsOf(segment, plan.brackets).map(({ bracket, items }) => (
+            <Fragment key={items[0]?.id}>
+              {bracket ? (
+                <p className="mt-1 text-[0.8125rem] font-semibold text-fern">
+                  {capital(bracketWords(bracket))}
+                </p>
+              ) : null}
+              <ol className={bracket ? 'border-l-2 border-fern-light pl-2' : ''}>
+                {items.map((item) => (
+                  <ProposedItem
+                    key={item.id}
+                    item={item}
+                    plan={plan}
+                    reason={proposal.reasons[item.id]}
+                    lesson={lesson}
+                    wishes={wishes}
+                    onSwap={setPlan}
+                  />
+                ))}
+              </ol>
+            </Fragment>
+          ))}
         </section>
       ))}
     </article>

@@ -28,6 +28,21 @@ describe('replacePlan', () => {
     expect(result.plan).toEqual({ ...drafted, title: 'Evening', note: 'Bring cushions.' });
   });
 
+  it('takes series, what stands on purpose and how it is led, and leaves none of before', () => {
+    const inOne = (id: string, extra: object) =>
+      planOf('Sides', ['clam'], {
+        brackets: [{ kind: 'series', id, first: 'left' }],
+        setAside: [{ rule: 'counter', key: id, reason: 'Wanted so' }],
+        ...extra,
+      });
+    const [old, fresh] = [inOne('one', {}), inOne('two', { style: 'slow' })];
+    const result = applyEdit(old, replacePlan(old, fresh));
+    if (!result.ok) throw new Error(result.reason.code);
+    expect(result.plan).toEqual(fresh);
+    const back = applyEdit(result.plan, result.inverse);
+    expect(back.ok && back.plan).toEqual(old);
+  });
+
   it('is undone as one', () => {
     const result = applyEdit(now, replacePlan(now, drafted));
     if (!result.ok) throw new Error(result.reason.code);
