@@ -82,7 +82,12 @@ function Head({ now, option }: { now: NowView; option: Option | undefined }) {
   return (
     <div className="flex items-start justify-between gap-4">
       <div className="min-w-0">
-        <h1 className="text-5xl max-sm:text-3xl">{now.item.name}</h1>
+        <h1 className="text-5xl max-sm:text-3xl">
+          {now.item.name}
+          {now.item.side ? (
+            <span className="ml-3 text-3xl text-soft max-sm:text-xl">{now.item.side}</span>
+          ) : null}
+        </h1>
         <p className="mt-1 text-xl text-soft max-sm:text-base">
           {[option?.name, ...held].filter(Boolean).join(' · ')}
         </p>
