@@ -1,4 +1,4 @@
-import { cleanup, configure, render } from '@testing-library/react';
+import { cleanup, configure, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { http, HttpResponse } from 'msw';
 import { setupServer } from 'msw/node';
@@ -29,7 +29,12 @@ export function standInForServer(): void {
     server.listen({ onUnhandledRequest: 'error' });
     searchHere();
   });
-  afterEach(() => {
+  afterEach(async () => {
+    // A plan saves itself a moment after an edit: that must not arrive when its page is gone.
+    await waitFor(() => {
+      const saving = screen.queryByTestId('save-state')?.textContent.startsWith('Saving');
+      if (saving) throw new Error('the plan is still being saved');
+    }, SAVED_WITHIN);
     server.resetHandlers();
     toast.dismiss();
     cleanup();
@@ -48,6 +53,8 @@ export const OWNER_SESSION: Session = {
     needsSecondFactor: false,
   },
 };
+
+const SAVED_WITHIN = { timeout: 8000 };
 
 /** The browser's, of which the page in tests has none; nothing in it ever changes its size. */
 class NoResizeObserver implements ResizeObserver {
