@@ -45,7 +45,7 @@ export default defineConfig({
           environment: 'jsdom' as const,
           // Each test takes away what it drew and stored: modules and the window are read once.
           isolate: false,
-          testTimeout: 20_000,
+          testTimeout: 60_000,
         },
       },
     ],

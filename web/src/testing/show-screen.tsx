@@ -21,7 +21,11 @@ export type Answer = (body: unknown, query: URLSearchParams) => { status?: numbe
 
 const server = setupServer();
 // What was looked for says enough: the whole page beside it hides it.
-configure({ getElementError: (message) => new Error(message?.slice(0, 300) ?? '') });
+configure({
+  getElementError: (message) => new Error(message?.slice(0, 300) ?? ''),
+  // How fast a machine is, is no business of a test.
+  asyncUtilTimeout: 10_000,
+});
 
 /** For every file that shows screens: the server's stand-in, and a clean page between tests. */
 export function standInForServer(): void {

@@ -62,7 +62,7 @@ describe('a series', () => {
     await user.click(screen.getByText('In rounds'));
     expect(list.getByText('3 rounds')).toBeTruthy();
     expect(list.getByText(/^then round 3 of 3 from \d/)).toBeTruthy();
-  }, 60_000);
+  });
 });
 
 describe('the plan of whoever teaches', () => {

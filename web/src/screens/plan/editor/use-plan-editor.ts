@@ -18,12 +18,15 @@ export function usePlanEditor(lesson: WholeClass, isReader: boolean) {
       found.status === 'found' ? found.draft : undefined,
       isReader,
       (revision, saved) => {
-        void mutate(
+        mutate(
           `/classes/${lesson.id}`,
           (known?: WholeClass) =>
             known ? { ...known, plan: saved, revision, title: saved.title } : known,
           { revalidate: false },
-        );
+        ).catch((error: unknown) => {
+          // It is saved; only what this page knew of it went with the page while it was on its way.
+          console.warn('what is known of a saved plan could not be renewed', error);
+        });
       },
     ),
   );
