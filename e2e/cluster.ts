@@ -20,7 +20,7 @@ if (!existsSync(PROVIDER)) {
   );
 }
 
-const FIRST_PORT = 34_800;
+const FIRST_PORT = 24_800;
 const WORK_MS = 4_000;
 /** How long a press may take to reach somebody who follows on another process. */
 const FOLLOWED_WITHIN_MS = 2_000;

@@ -13,7 +13,7 @@ import { editPlans, type Acknowledged } from './rig/work.ts';
  * works in it, lost, restored elsewhere, given another key, and asked for what was in it.
  */
 const ROOT = new URL('..', import.meta.url).pathname;
-const PORT = '34690';
+const PORT = '24690';
 const BASE = `http://127.0.0.1:${PORT}`;
 const NOTE = 'lives alone on the hill';
 const folder = mkdtempSync(join(tmpdir(), 'wf-'));

@@ -23,7 +23,7 @@ const { values } = parseArgs({
 });
 const wanted = Number(values.requests);
 const AT_ONCE = 4;
-const FIRST_PORT = 34_700;
+const FIRST_PORT = 24_700;
 /** Not a measure of speed: whoever has no answer by then has none. */
 const GIVE_UP_MS = 30_000;
 /** A stream never ends by itself. */
