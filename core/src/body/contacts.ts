@@ -158,7 +158,7 @@ function propUnder(
   const onBall =
     (part === 'feet' && leg.foot === 'ball') || (part === 'hands' && arm.hand === 'ball');
   if (onBall && Math.abs(under[1] - BALL.height) < 2 * NEAR) return 'prop';
-  const isPropped = arm.hand === 'small ball' || arm.hand === 'block';
+  const isPropped = ['small ball', 'block', 'chair'].includes(arm.hand ?? '');
   return part === 'hands' && isPropped ? 'prop' : undefined;
 }
 

@@ -288,6 +288,8 @@ const PALM = 0.016;
 /** A small ball under a hand, a little pressed in. */
 const SMALL_BALL = 0.1;
 const BLOCK = 0.06;
+/** The seat of a chair: 45 cm on a middle body. */
+export const CHAIR_SEAT = 0.26;
 
 function handTarget(body: Body, side: BodySide, arm: ArmPose, target: HandTarget): HandPlace {
   const limbs = body[side];
@@ -313,6 +315,11 @@ function handTarget(body: Body, side: BodySide, arm: ArmPose, target: HandTarget
     case 'block':
       return {
         at: [limbs.shoulder[0] + ahead, BLOCK + PALM, limbs.shoulder[2] + aside],
+        flat: heading,
+      };
+    case 'chair':
+      return {
+        at: [limbs.shoulder[0] + ahead, CHAIR_SEAT + PALM, limbs.shoulder[2] + aside],
         flat: heading,
       };
     case 'small ball':

@@ -1,5 +1,5 @@
 import type { Analysis } from '../analyse.ts';
-import { aidedOption } from '../body/aids/aided-option.ts';
+import { aidedOption, viewWith } from '../body/aids/aided-option.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import { optionOf, type Exercise, type Option } from '../movement/exercise.ts';
 import { adviceOf } from '../people/advice.ts';
@@ -8,7 +8,7 @@ import { exerciseItemsOf, type ExerciseItem, type Plan } from '../plan/plan.ts';
 import { rulesOf } from '../plan/schools.ts';
 import { showClock } from '../plan/show-time.ts';
 import { describeItemDose } from '../plan/variants.ts';
-import type { SpringStep } from '../room/machines.ts';
+import type { SpringStep } from '../movement/gear.ts';
 
 /** What one person does on one side, or on both where they are alike. */
 export interface PersonWay {
@@ -107,5 +107,9 @@ function drawnOf(choice: Choice, exercise: Exercise, catalogue: Catalogue): Pers
   if (choice.kind === 'rest') return undefined;
   const done = choice.kind === 'swap' ? catalogue.require(choice.exercise) : exercise;
   const option = optionOf(done, choice.option);
-  return { exercise: done, option: aidedOption(option, choice.how?.aids ?? []) ?? option };
+  const aids = choice.how?.aids ?? [];
+  return {
+    exercise: { ...done, view: viewWith(done.view, aids) },
+    option: aidedOption(option, aids) ?? option,
+  };
 }

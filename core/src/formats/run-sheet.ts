@@ -21,7 +21,8 @@ import { doseOf } from '../plan/usual.ts';
 import { variantsOf, type DoneVariant } from '../plan/variants.ts';
 import { GEAR_PART_WORDS, gearWords, partWords } from '../room/gear-words.ts';
 import { gearChart, type GearChart } from '../room/gear-chart.ts';
-import type { Machines, SpringStep } from '../room/machines.ts';
+import type { SpringStep } from '../movement/gear.ts';
+import type { Machines } from '../room/machines.ts';
 
 /** A version to tell, most supported first, with the people it suits where names are wanted. */
 export interface SheetVersion {

@@ -9,6 +9,52 @@ export type Strength = (typeof STRENGTHS)[number];
 /** How many springs of each strength are on. */
 export type Springs = NonNullable<MachineSetting['springs']>;
 
+/** How springs differ for one person from what the class is told. */
+export const SPRING_STEPS = ['lighter', 'heavier'] as const;
+export type SpringStep = (typeof SPRING_STEPS)[number];
+
+const UP: Record<Strength, Strength | undefined> = {
+  light: 'medium',
+  medium: 'heavy',
+  heavy: undefined,
+};
+const DOWN: Record<Strength, Strength | undefined> = {
+  heavy: 'medium',
+  medium: 'light',
+  light: undefined,
+};
+
+/**
+ * One step lighter or heavier, by exchanging a spring for its neighbour; the lightest is taken off, one
+ * more light is put on past the heaviest. What can't be lighter stays. Common practice.
+ */
+export function stepSprings(springs: Springs, step: SpringStep | undefined): Springs {
+  if (!step) return springs;
+  const next = { heavy: 0, medium: 0, light: 0, ...springs };
+  const order = step === 'lighter' ? [...STRENGTHS].reverse() : [...STRENGTHS];
+  if (step === 'lighter') {
+    const total = next.heavy + next.medium + next.light;
+    const from = order.find((strength) => next[strength] > 0);
+    if (!from || (from === 'light' && total === 1)) return springs;
+    next[from] -= 1;
+    const to = DOWN[from];
+    if (to) next[to] += 1;
+  } else {
+    const from = (['light', 'medium'] as const).find((strength) => next[strength] > 0);
+    if (from) {
+      next[from] -= 1;
+      const to = UP[from];
+      if (to) next[to] += 1;
+    } else next.light += 1;
+  }
+  return Object.fromEntries(
+    STRENGTHS.filter((strength) => next[strength] > 0).map((strength) => [
+      strength,
+      next[strength],
+    ]),
+  );
+}
+
 /** What of a machine is set by hand. What another spring does to an exercise is not. */
 export const Gear = MachineSetting.omit({ moreSpring: true });
 export type Gear = z.infer<typeof Gear>;

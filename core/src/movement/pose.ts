@@ -15,6 +15,7 @@ export const HandTarget = z.enum([
   'floor',
   'forearm',
   'block',
+  'chair',
   'small ball',
   'ball',
   'bar',

@@ -102,14 +102,16 @@ export function fittingAids(option: Option): readonly AidId[] {
 
 /** Worked out from what is known, where a support moves nothing; else from the body. */
 function work(option: Option, way: Way): Asked | undefined {
-  const moved = way.aids.filter((id) => aidOf(id).change);
-  const still = way.aids.filter((id) => !aidOf(id).change);
+  const moved = way.aids.filter((id) => changesBody(aidOf(id)));
+  const still = way.aids.filter((id) => !changesBody(aidOf(id)));
   if (still.length === 0 || !way.aids.every((id) => fittingAids(option).includes(id))) {
     return askAfresh(option, way);
   }
   const before = askedBy(option, { ...way, aids: moved });
   return before && still.map(aidOf).reduce(leaving, before);
 }
+
+const changesBody = ({ change, lays }: Aid) => change !== undefined || lays !== undefined;
 
 /** What a support that moves nothing leaves of what is asked. */
 function leaving(asked: Asked, { leaves = {} }: Aid): Asked {

@@ -67,15 +67,17 @@ const AWAY = { option: 0, swap: 2 * COST.fewer, rest: 4 * COST.fewer } as const;
 function cueBest(offer: OfferedItem, group: readonly GroupMember[], atOnce: number): Cueing {
   const standings = alikeAt(offer, group);
   const { offered } = offer;
-  let best = weigh(offered, standings);
+  const lanes = lanesOf(standings);
+  let best: Weight = { versions: Infinity, distance: Infinity };
   let cued: readonly number[] = offered;
-  if (best.versions > atOnce) {
-    for (const tried of subsets(offered)) {
-      const weight = weigh(tried, standings);
-      if (!isBetter(weight, best, atOnce)) continue;
+  const isHopeful = (least: Weight) => isBetter(least, best, atOnce);
+  for (const tried of [offered, ...subsets(offered)]) {
+    const weight = weigh(tried, standings, lanes, isHopeful);
+    if (weight && isHopeful(weight)) {
       best = weight;
       cued = tried;
     }
+    if (tried === offered && best.versions <= atOnce) break;
   }
   return { ...cue(cued, offered, standings, atOnce), atOnce: best.versions };
 }
@@ -104,31 +106,67 @@ interface Weight {
   distance: number;
 }
 
-function weigh(cued: readonly number[], standings: readonly Alike[]): Weight {
-  const bySide = [new Set<string>(), new Set<string>()] as const;
+/** One side of people who are alike: what is open to them with the bit of each option, the cheapest first. */
+interface Lane {
+  open: readonly { bit: number; cost: number; key: string }[];
+  otherwise: () => { key: string; cost: number };
+  people: number;
+}
+
+/** The lanes of each side; people who do both sides alike count on both. */
+function lanesOf(standings: readonly Alike[]): readonly (readonly Lane[])[] {
+  return [0, 1].map((side) =>
+    standings.flatMap(({ standing, people }): Lane[] => {
+      const strand = standing.strands[side] ?? standing.strands[0];
+      if (!strand || standing.byHand) return [];
+      return [
+        {
+          open: strand.open.map(({ option, cost, key }) => ({ bit: 1 << option, cost, key })),
+          otherwise: () => {
+            const choice = otherwiseOf(standing, strand);
+            return { key: versionKey(choice), cost: AWAY[choice.kind] };
+          },
+          people: people.length,
+        },
+      ];
+    }),
+  );
+}
+
+/**
+ * What a set of cued options comes to; undefined where it is seen to be no better than `best` before it is known what
+ * those do who can do none of them.
+ */
+function weigh(
+  cued: readonly number[],
+  standings: readonly Alike[],
+  lanes: readonly (readonly Lane[])[],
+  isHopeful: (least: Weight) => boolean,
+): Weight | undefined {
+  const byHand = standings.flatMap(({ standing }) =>
+    standing.byHand ? [versionKey(chooseAmong(cued, standing))] : [],
+  );
+  const mask = cued.reduce((bits, option) => bits | (1 << option), 0);
+  const sides = lanes.map(() => new Set(byHand));
+  const away: { side: Set<string>; lane: Lane }[] = [];
   let distance = 0;
-  for (const { standing, people } of standings) {
-    const { strands, byHand } = standing;
-    if (byHand) {
-      const key = versionKey(chooseAmong(cued, standing));
-      bySide.forEach((side) => side.add(key));
-      continue;
+  for (const [index, side] of sides.entries()) {
+    for (const lane of lanes[index] ?? []) {
+      const found = lane.open.find(({ bit }) => (bit & mask) !== 0);
+      if (found) side.add(found.key);
+      else away.push({ side, lane });
+      distance += (found?.cost ?? 0) * lane.people;
     }
-    bySide.forEach((side, index) => {
-      const strand = strands[index] ?? strands[0];
-      if (!strand) return;
-      const best = bestOf(cued, strand);
-      if (best) {
-        side.add(best.key);
-        distance += best.cost * people.length;
-      } else {
-        const otherwise = otherwiseOf(standing, strand);
-        side.add(versionKey(otherwise));
-        distance += AWAY[otherwise.kind] * people.length;
-      }
-    });
   }
-  return { versions: Math.max(...bySide.map(({ size }) => size)), distance };
+  const most = () => Math.max(...sides.map(({ size }) => size));
+  const atLeast = away.reduce((sum, { lane }) => sum + AWAY.swap * lane.people, distance);
+  if (!isHopeful({ versions: most(), distance: atLeast })) return undefined;
+  for (const { side, lane } of away) {
+    const { key, cost } = lane.otherwise();
+    side.add(key);
+    distance += cost * lane.people;
+  }
+  return { versions: most(), distance };
 }
 
 function isBetter(tried: Weight, best: Weight, atOnce: number): boolean {
@@ -144,21 +182,25 @@ function cue(
   standings: readonly Alike[],
   atOnce: number,
 ): Omit<Cueing, 'atOnce'> {
-  const isWhole = cued.length === offered.length;
   const byPerson = new Map<string, Choice>();
   for (const { standing, people } of standings) {
     const choice = chooseAmong(cued, standing);
-    const wanted = isWhole ? choice : chooseAmong(offered, standing);
-    const told = withCueReason(choice, wanted, atOnce);
+    const told = withCueReason(choice, wantedOf(offered, standing), atOnce);
     for (const id of people) byPerson.set(id, told);
   }
   return { byPerson, versions: versionsOf(byPerson) };
 }
 
-function withCueReason(choice: Choice, wanted: Choice, atOnce: number): Choice {
-  if (wanted.kind !== 'option') return choice;
-  if (choice.kind === 'option' && choice.option === wanted.option) return choice;
-  const reason: Reason = { code: 'not-cued', option: wanted.option, atOnce };
+/** The option that somebody would do were all of them cued; undefined where it is none, or chosen by hand. */
+function wantedOf(offered: readonly number[], { byHand, strands }: Standing): number | undefined {
+  const [right] = strands;
+  return byHand || !right ? undefined : bestOf(offered, right)?.option;
+}
+
+function withCueReason(choice: Choice, wanted: number | undefined, atOnce: number): Choice {
+  if (wanted === undefined) return choice;
+  if (choice.kind === 'option' && choice.option === wanted) return choice;
+  const reason: Reason = { code: 'not-cued', option: wanted, atOnce };
   return { ...choice, reasons: [reason, ...choice.reasons] };
 }
 

@@ -65,15 +65,12 @@ function hit(
   bound: number,
   effect: Hit['effect'],
 ): Hit {
-  return {
-    ...(caution === undefined ? {} : { caution }),
-    ...(wish === undefined ? {} : { wish }),
-    ask,
-    ...(value === undefined ? {} : { value }),
-    bound,
-    effect,
-    smallerIsNoWayOut: smallerIsNoWayOut ?? false,
-  };
+  const made: Hit = { ask, bound, effect, smallerIsNoWayOut: smallerIsNoWayOut ?? false };
+  // Made by the thousand: assigned and not spread.
+  if (caution !== undefined) made.caution = caution;
+  if (wish !== undefined) made.wish = wish;
+  if (value !== undefined) made.value = value;
+  return made;
 }
 
 function valueOf(asked: Asked, ask: Ask, side: AskSide, clock: ItemClock): number | undefined {

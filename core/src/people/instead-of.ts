@@ -10,8 +10,8 @@ import type { Reason } from './reasons.ts';
 import { restShapeFor } from './rest-shapes.ts';
 import type { Restriction } from './restrictions.ts';
 import { standInsFor } from './stand-ins.ts';
-import type { Standing, Strand } from './standing.ts';
-import { askingOf, numberOf, supportedWay, type AllowedWay, type Asking } from './ways.ts';
+import { keyOf, type Standing, type Strand } from './standing.ts';
+import { askingOf, supportedWay, type AllowedWay, type Asking } from './ways.ts';
 
 /** Another exercise with a shared aim, else rest. */
 export function insteadOf(standing: Standing, strand: Strand): Choice {
@@ -22,7 +22,7 @@ export function insteadOf(standing: Standing, strand: Strand): Choice {
   const why: Reason[] = passed.length > 0 ? passed : [{ code: 'not-offered', option: own.option }];
   // A stand-in has sides of its own: it is looked at both ways.
   const asking = askingOf(member.restrictions, 'both ways', offer.clock);
-  for (const swap of rankStandIns(exercise, member, catalogue)) {
+  for (const swap of standInsInTurn(exercise, member, catalogue)) {
     const found = swapTo(swap, easing.own, asking);
     if (!found) continue;
     const { option, way } = found;
@@ -65,30 +65,43 @@ function swapTo(
   return undefined;
 }
 
-const RANKED = new WeakMap<readonly Exercise[], Map<string, readonly Exercise[]>>();
-
 /** Those in the same position first, and of those what is good for somebody like this; else as they rank. */
-function rankStandIns(
+function* standInsInTurn(
   exercise: Exercise,
-  { cautions, restrictions }: GroupMember,
+  member: GroupMember,
   catalogue: Catalogue,
-): readonly Exercise[] {
+): Generator<Exercise> {
   const all = standInsFor(exercise, catalogue);
-  const ranked = RANKED.get(all) ?? new Map<string, readonly Exercise[]>();
-  RANKED.set(all, ranked);
-  const key = [numberOf(restrictions), ...cautions].join(' ');
-  const place = (other: Exercise) =>
-    (isOfAKindLeftOut(other, restrictions) ? 4 : 0) +
-    (other.position === exercise.position ? 0 : 2) +
-    (isWelcome(other, cautions) ? 0 : 1);
-  const known = ranked.get(key);
+  const suits = suitsOf(member);
+  const places = all.map((other) => {
+    const badly = suits.get(other) ?? suitsBadly(other, member);
+    suits.set(other, badly);
+    return badly + (other.position === exercise.position ? 0 : 2);
+  });
+  // Looked through place by place: mostly one of the first is taken, and the rest need no order.
+  for (let place = 0; place <= LAST_PLACE; place += 1) {
+    for (const [index, other] of all.entries()) if (places[index] === place) yield other;
+  }
+}
+
+const LAST_PLACE = 7;
+const SUITS = new Map<string, WeakMap<Exercise, number>>();
+/** More different people than a studio has in a week. */
+const MOST_KNOWN = 1000;
+
+function suitsOf(member: GroupMember): WeakMap<Exercise, number> {
+  const key = keyOf(member);
+  const known = SUITS.get(key);
   if (known) return known;
-  const made = all
-    .map((other) => ({ other, at: place(other) }))
-    .sort((a, b) => a.at - b.at)
-    .map(({ other }) => other);
-  ranked.set(key, made);
+  if (SUITS.size >= MOST_KNOWN) SUITS.clear();
+  const made = new WeakMap<Exercise, number>();
+  SUITS.set(key, made);
   return made;
+}
+
+/** 4 for a kind of work that is left out, 1 for what is not welcome. */
+function suitsBadly(other: Exercise, { restrictions, cautions }: GroupMember): number {
+  return (isOfAKindLeftOut(other, restrictions) ? 4 : 0) + (isWelcome(other, cautions) ? 0 : 1);
 }
 
 /** Jumping and the like: its easiest option may be allowed, but nobody is sent there. */

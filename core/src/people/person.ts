@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SPRING_STEPS } from '../movement/gear.ts';
 import { Id } from '../movement/ids.ts';
 import { Depth, FOUNDATIONS, OptionNumber, SLUG } from '../movement/vocabulary.ts';
 import { CAUTION_IDS } from './cautions/cautions.ts';
@@ -68,7 +69,7 @@ export const Person = z.strictObject({
     .refine((usual) => Object.keys(usual).length <= MOST_USUAL, 'more than there are exercises')
     .default({}),
   /** Where their springs differ from what the class is told: a lighter or a stronger person. */
-  springs: z.enum(['lighter', 'heavier']).optional(),
+  springs: z.enum(SPRING_STEPS).optional(),
   /** Foundations this person brings to a class, each to a depth. */
   holds: z.partialRecord(z.enum(FOUNDATIONS), Depth).default({}),
   cautions: z.array(CautionEntry).max(20).default([]),

@@ -26,7 +26,17 @@ export const SIGNS = [
     cue: 'Tilt a little first, then move; legs higher.',
     onWhen: 'flat for three',
     asks: ['legs', 'belly', 'arch low'],
-    aids: ['flat-first', 'foot-down', 'knees-down', 'hips-pillow'],
+    aids: [
+      'flat-first',
+      'low-towel',
+      'foot-down',
+      'knees-down',
+      'hips-pillow',
+      'ball-softer',
+      'fewer-cushions',
+      'ball-up',
+      'hands-high',
+    ],
     smaller: true,
   },
   {
@@ -35,7 +45,7 @@ export const SIGNS = [
     cue: 'Breathe out before you move; lift less.',
     onWhen: 'the belly stays flat',
     asks: ['belly', 'legs'],
-    aids: ['head-in-hands', 'foot-down', 'knees-down', 'hands-on-thighs'],
+    aids: ['head-in-hands', 'foot-down', 'knees-down', 'hands-on-thighs', 'hands-high'],
     smaller: true,
   },
   {
@@ -71,7 +81,7 @@ export const SIGNS = [
     cue: 'A wider base, eyes on one spot.',
     onWhen: 'still for two breaths',
     asks: [],
-    aids: ['hand-on-wall', 'foot-down', 'knees-down'],
+    aids: ['split-feet', 'hand-on-wall', 'feet-on-wall', 'foot-down', 'knees-down'],
     smaller: true,
   },
   {
@@ -80,7 +90,7 @@ export const SIGNS = [
     cue: 'Hands carry the head, elbows wide; down to the blades.',
     onWhen: 'the head is light',
     asks: ['neckFree'],
-    aids: ['head-in-hands', 'head-rest', 'arms-near', 'trunk-wedge'],
+    aids: ['head-in-hands', 'head-rest', 'headrest-up', 'arms-near', 'trunk-wedge'],
     smaller: true,
   },
   {
@@ -89,7 +99,7 @@ export const SIGNS = [
     cue: 'Taller first; turn less.',
     onWhen: 'tall again',
     asks: ['sittingBend', 'round low'],
-    aids: ['seat-raise', 'knees-soft', 'hands-on-thighs'],
+    aids: ['seat-raise', 'sit-on-box', 'knees-soft', 'hands-on-thighs'],
   },
   {
     id: 'wrong-place',
@@ -97,7 +107,7 @@ export const SIGNS = [
     cue: 'Half the effort; name the place.',
     onWhen: 'it is felt where it should be',
     asks: [],
-    aids: [],
+    aids: ['spring-easier', 'ball-up'],
     smaller: true,
   },
   {
@@ -115,7 +125,7 @@ export const SIGNS = [
     cue: 'A shorter set, with a breath between.',
     onWhen: 'the breath is easy',
     asks: [],
-    aids: [],
+    aids: ['spring-easier', 'hands-high'],
     fewer: true,
   },
   {

@@ -46,8 +46,8 @@ function onSide(usual: UsualOption, drawn: Drawn): number {
 
 const MEMBER_KEYS = new WeakMap<GroupMember, string>();
 
-/** What of a person decides at every item. */
-function keyOf(member: GroupMember): string {
+/** What of a person decides at every item: the same for all who are alike. */
+export function keyOf(member: GroupMember): string {
   const known = MEMBER_KEYS.get(member);
   if (known !== undefined) return known;
   const made = [numberOf(member.restrictions), ...member.cautions].join(' ');

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { springWords, type Springs } from '../movement/gear.ts';
 import { gearWords, partWords } from './gear-words.ts';
-import { Machines, springName, springsShort, stepSprings } from './machines.ts';
+import { stepSprings } from '../movement/gear.ts';
+import { Machines, springName, springsShort } from './machines.ts';
 
 const machines = Machines.parse({
   reformers: 6,

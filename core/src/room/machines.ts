@@ -41,51 +41,6 @@ export type Machines = z.infer<typeof Machines>;
 /** A studio that has said nothing of its machines. */
 export const PLAIN_MACHINES: Machines = Machines.parse({});
 
-/** How springs differ for one person from what the class is told. */
-export type SpringStep = NonNullable<Person['springs']>;
-
-const UP: Record<Strength, Strength | undefined> = {
-  light: 'medium',
-  medium: 'heavy',
-  heavy: undefined,
-};
-const DOWN: Record<Strength, Strength | undefined> = {
-  heavy: 'medium',
-  medium: 'light',
-  light: undefined,
-};
-
-/**
- * One step lighter or heavier, by exchanging a spring for its neighbour; the lightest is taken off, one
- * more light is put on past the heaviest. What can't be lighter stays. Common practice.
- */
-export function stepSprings(springs: Springs, step: SpringStep | undefined): Springs {
-  if (!step) return springs;
-  const next = { heavy: 0, medium: 0, light: 0, ...springs };
-  const order = step === 'lighter' ? [...STRENGTHS].reverse() : [...STRENGTHS];
-  if (step === 'lighter') {
-    const total = next.heavy + next.medium + next.light;
-    const from = order.find((strength) => next[strength] > 0);
-    if (!from || (from === 'light' && total === 1)) return springs;
-    next[from] -= 1;
-    const to = DOWN[from];
-    if (to) next[to] += 1;
-  } else {
-    const from = (['light', 'medium'] as const).find((strength) => next[strength] > 0);
-    if (from) {
-      next[from] -= 1;
-      const to = UP[from];
-      if (to) next[to] += 1;
-    } else next.light += 1;
-  }
-  return Object.fromEntries(
-    STRENGTHS.filter((strength) => next[strength] > 0).map((strength) => [
-      strength,
-      next[strength],
-    ]),
-  );
-}
-
 /** Springs of a strength by the studio's own names; plain words where it has none. */
 export const springName =
   (machines: Machines): NameSpring =>

@@ -1,4 +1,5 @@
 import type { Option, PropUse } from '../../movement/exercise.ts';
+import type { View } from '../../movement/pose.ts';
 import { BODY_SIDES, poseOf, type FullPose } from '../full-pose.ts';
 import {
   halfWayMeasuresOf,
@@ -39,23 +40,27 @@ export function aidedOption(option: Option, aids: readonly AidId[]): Option | un
 function withAids(option: Option, aids: readonly Aid[]): Option | undefined {
   const full = option.poses.map(fullPose);
   let changed: FullPose[] = full;
+  let laid: Option = option;
   for (const aid of aids) {
     if (isThere(option, aid) || isAgainst(option, aid)) return undefined;
+    const lain = aid.lays ? aid.lays(laid) : laid;
+    if (!lain) return undefined;
+    laid = lain;
     const { change, isFor } = aid;
     if (isFor) {
       const fits = aid.inEveryPose ? changed.every(isFor) : changed.some(isFor);
       if (!fits) return undefined;
-      continue;
     }
-    const next = changed.map((pose) => change?.(pose));
+    if (!change) continue;
+    const next = changed.map(change);
     const fitting = next.filter((pose) => pose !== undefined).length;
     if (fitting === 0 || (aid.inEveryPose && fitting < next.length)) return undefined;
     changed = changed.map((pose, index) => next[index] ?? pose);
   }
   const made: Option = {
-    ...option,
+    ...laid,
     ...(changed === full ? {} : { poses: changed.map(poseOf) }),
-    props: [...option.props, ...aids.flatMap(({ props }) => props.map(used))],
+    props: [...laid.props, ...aids.flatMap(({ props }) => props.map(used))],
   };
   return changed === full || stands(option, made) ? made : undefined;
 }
@@ -90,6 +95,11 @@ function stands(before: Option, after: Option): boolean {
   });
 }
 
+/** From where an option is seen best with supports. */
+export function viewWith(view: View, aids: readonly AidId[]): View {
+  return aids.map(aidOf).find(({ seenFrom }) => seenFrom)?.seenFrom ?? view;
+}
+
 /** A way of doing an option: with supports, and half as far where it is `smaller`. */
 export interface Way {
   aids: readonly AidId[];
@@ -100,8 +110,9 @@ export interface Way {
 export function measuresOfWay(option: Option, { aids, smaller }: Way): OptionMeasures | undefined {
   const aided = aidedOption(option, aids);
   if (!aided) return undefined;
-  // A prop alone moves nothing: what was measured without it holds.
-  const posed = aided.poses === option.poses ? option : aided;
+  // A prop alone moves nothing: what was measured without it holds; springs are weighed again.
+  const isAsItWas = aided.poses === option.poses && aided.settings === option.settings;
+  const posed = isAsItWas ? option : aided;
   const measures = smaller ? halfWayMeasuresOf(posed) : measuresOf(posed);
   if (!measures) return undefined;
   return aids

@@ -1,5 +1,6 @@
-import type { PropUse } from '../../movement/exercise.ts';
+import type { Option, PropUse } from '../../movement/exercise.ts';
 import type { SideMeasure, WholeMeasure } from '../measures/measure-names.ts';
+import type { View } from '../../movement/pose.ts';
 import type { FullPose } from '../full-pose.ts';
 import {
   armsNear,
@@ -24,6 +25,25 @@ import {
   seatRaised,
   startsFartherOut,
 } from './change-pose.ts';
+import {
+  archesHigher,
+  archesLess,
+  feetSplit,
+  feetStandLying,
+  handsHigh,
+  onTheBox,
+  onTheSide,
+} from './change-base.ts';
+import {
+  boxUnderSeat,
+  headrestUp,
+  oneCushionFewer,
+  placeUp,
+  softer,
+  springEasier,
+  UNDER_BACK,
+  withStillLimbs,
+} from './lay-otherwise.ts';
 
 export type AskedMeasure = WholeMeasure | SideMeasure;
 
@@ -43,10 +63,14 @@ export interface Aid {
   props: readonly Pick<PropUse, 'prop' | 'place'>[];
   /** The pose with it; undefined where it changes nothing in that pose. */
   change?: (pose: FullPose) => FullPose | undefined;
+  /** What is set or laid otherwise: machine and props; undefined where there is nothing to change. */
+  lays?: (option: Option) => Option | undefined;
   /** Places of props that it would pull apart. */
   notWith?: readonly PropUse['place'][];
   /** It lies under the body all the while: every key pose must be one that it fits. */
   inEveryPose?: true;
+  /** From where it is seen best, where that is not as without it. */
+  seenFrom?: View;
   /** True in a pose that it is for, where the pose stays as it is. */
   isFor?: (pose: FullPose) => boolean;
   /** What it leaves of a measure that the drawing can’t show, as a factor: estimated, common practice. */
@@ -80,6 +104,17 @@ export const AID_IDS = [
   'knees-soft',
   'knees-together',
   'stopper-out',
+  'hands-high',
+  'split-feet',
+  'lie-on-side',
+  'ball-softer',
+  'ball-up',
+  'fewer-cushions',
+  'low-towel',
+  'feet-on-wall',
+  'spring-easier',
+  'headrest-up',
+  'sit-on-box',
 ] as const;
 export type AidId = (typeof AID_IDS)[number];
 
@@ -111,6 +146,38 @@ export const AIDS: readonly Aid[] = [
     leaves: { neckFree: 0 },
   },
   {
+    id: 'headrest-up',
+    name: 'headrest up',
+    mark: 'headrest',
+    words: 'Headrest up, eyes to the ceiling; down again before the hips lift.',
+    isTold: false,
+    props: [],
+    lays: headrestUp,
+    isFor: headRests,
+    inEveryPose: true,
+    eases: ['headRests'],
+  },
+  {
+    id: 'low-towel',
+    name: 'towel under the low curve',
+    mark: 'low towel',
+    words: 'A folded towel fills the low curve; rest on it, nothing is pressed down.',
+    isTold: false,
+    props: [{ prop: 'towel', place: 'under low back' }],
+    isFor: headRests,
+    inEveryPose: true,
+    eases: ['arch low'],
+  },
+  {
+    id: 'feet-on-wall',
+    name: 'feet against the wall',
+    mark: 'wall',
+    words: 'Mat to the wall, toes against it; the feet push and do not slide.',
+    isTold: false,
+    props: [],
+    isFor: feetStandLying,
+  },
+  {
     id: 'stopper-out',
     name: 'carriage a notch farther out',
     mark: 'stopper',
@@ -118,6 +185,36 @@ export const AIDS: readonly Aid[] = [
     isTold: false,
     props: [],
     change: startsFartherOut,
+  },
+  {
+    id: 'ball-softer',
+    name: 'softer ball',
+    mark: 'softer',
+    words: 'Let some air out of the ball; the back rests on it and does not hang.',
+    isTold: false,
+    props: [],
+    lays: softer,
+    change: archesLess,
+  },
+  {
+    id: 'fewer-cushions',
+    name: 'one cushion fewer',
+    mark: 'one fewer',
+    words: 'One cushion fewer; the back rests on it and does not hang.',
+    isTold: false,
+    props: [],
+    lays: oneCushionFewer,
+    change: archesLess,
+  },
+  {
+    id: 'ball-up',
+    name: 'ball between the shoulder blades',
+    mark: 'ball up',
+    words: 'The ball higher, between the shoulder blades; the low back is long.',
+    isTold: false,
+    props: [],
+    lays: placeUp,
+    change: archesHigher,
   },
   {
     id: 'seat-raise',
@@ -128,6 +225,28 @@ export const AIDS: readonly Aid[] = [
     props: [{ prop: 'blanket', place: 'under seat' }],
     change: seatRaised,
     eases: ['sittingBend'],
+    inEveryPose: true,
+  },
+  {
+    id: 'sit-on-box',
+    name: 'on the box',
+    mark: 'box',
+    words: 'Sit on the box, tall out of the sit bones; feet down where they reach.',
+    isTold: false,
+    props: [],
+    lays: boxUnderSeat,
+    change: onTheBox,
+    eases: ['sittingBend'],
+    inEveryPose: true,
+  },
+  {
+    id: 'split-feet',
+    name: 'feet split',
+    mark: 'split',
+    words: 'One foot a step ahead of the other, both heavy; eyes on one spot.',
+    isTold: false,
+    props: [],
+    change: feetSplit,
     inEveryPose: true,
   },
   {
@@ -258,6 +377,15 @@ export const AIDS: readonly Aid[] = [
     change: elbowsBent,
   },
   {
+    id: 'spring-easier',
+    name: 'springs a step easier',
+    mark: 'springs',
+    words: 'One step of the springs easier; as slowly as before.',
+    isTold: false,
+    props: [],
+    lays: springEasier,
+  },
+  {
     id: 'arms-near',
     name: 'arms near the body',
     mark: 'near',
@@ -275,6 +403,29 @@ export const AIDS: readonly Aid[] = [
     isTold: true,
     props: [],
     change: handsOnThighs,
+  },
+  {
+    id: 'hands-high',
+    name: 'hands on a chair',
+    mark: 'chair',
+    words: 'Hands on a chair that stands against the wall, one long line from there.',
+    isTold: true,
+    props: [{ prop: 'chair', place: 'under hand' }],
+    change: handsHigh,
+    inEveryPose: true,
+  },
+  {
+    id: 'lie-on-side',
+    name: 'on the side',
+    mark: 'side',
+    words: 'Lie on the side, knees bent, head on the arm; the same from there.',
+    isTold: true,
+    props: [],
+    lays: withStillLimbs,
+    notWith: [...UNDER_BACK, 'under pelvis', 'under low back', 'along the back', 'under body'],
+    change: onTheSide,
+    seenFrom: 'above',
+    inEveryPose: true,
   },
   {
     id: 'forearms',

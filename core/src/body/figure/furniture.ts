@@ -129,7 +129,7 @@ function anchorOf(place: PropPlace, body: Body): Anchor {
       return { at: [right.heel[0], Math.max(0, right.heel[1] - 0.02), right.heel[2]], under: true };
     case 'under hand': {
       const held = BODY_SIDES.find((side) =>
-        ['block', 'small ball'].includes(body.pose[side].arm.hand ?? ''),
+        ['block', 'small ball', 'chair'].includes(body.pose[side].arm.hand ?? ''),
       );
       const lower = held ? body[held] : right.wrist[1] < left.wrist[1] ? right : left;
       const palm = mix(lower.wrist, lower.hand, 0.4);

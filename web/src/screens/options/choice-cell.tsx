@@ -2,7 +2,7 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { optionOf, type Exercise } from '@wrenfern/core/movement/exercise';
-import { aidedOption } from '@wrenfern/core/body/aids/aided-option';
+import { aidedOption, viewWith } from '@wrenfern/core/body/aids/aided-option';
 import type { Choice, HandChoice } from '@wrenfern/core/people/choice';
 import { standInsFor } from '@wrenfern/core/people/stand-ins';
 import { adviceOf } from '@wrenfern/core/people/advice';
@@ -75,8 +75,9 @@ function DoneSo({ choice, exercise, catalogue }: WhyProps) {
   if (choice.kind === 'rest') return null;
   const target = choice.kind === 'swap' ? catalogue.require(choice.exercise) : exercise;
   const option = optionOf(target, choice.option);
-  const done = aidedOption(option, choice.how?.aids ?? []) ?? option;
-  return <Figure of={done} view={target.view} width={150} height={84} className="mt-1" />;
+  const aids = choice.how?.aids ?? [];
+  const done = aidedOption(option, aids) ?? option;
+  return <Figure of={done} view={viewWith(target.view, aids)} width={150} height={84} className="mt-1" />;
 }
 
 interface WhyProps {

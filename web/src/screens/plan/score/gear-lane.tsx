@@ -4,7 +4,8 @@ import { springWords, STRENGTHS, type Gear } from '@wrenfern/core/movement/gear'
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { GearBlock } from '@wrenfern/core/room/gear-blocks';
 import { GEAR_PART_WORDS, gearWords } from '@wrenfern/core/room/gear-words';
-import { springName, springsShort, stepSprings } from '@wrenfern/core/room/machines';
+import { stepSprings } from '@wrenfern/core/movement/gear';
+import { springName, springsShort } from '@wrenfern/core/room/machines';
 import { useCatalogue } from '../../../data/catalogue.tsx';
 import { Button } from '../../../parts/button.tsx';
 import { GearFields } from '../../../parts/gear-fields.tsx';
