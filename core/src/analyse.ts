@@ -15,6 +15,7 @@ import type { Finding, OpenFinding, Repair, RuleContext } from './review/rule.ts
 import { machineFindings } from './review/machine-findings.ts';
 import { missingFindings } from './review/missing-findings.ts';
 import { roomFindings } from './review/room-findings.ts';
+import { sumFindings } from './review/sum-findings.ts';
 import { timeFindings } from './review/time-findings.ts';
 import { thoseWhoCome } from './people/came.ts';
 import type { Attendee } from './people/attendee.ts';
@@ -147,6 +148,13 @@ function lookInto(plan: Plan, catalogue: Catalogue, booked: ClassContext): Look 
       props,
       attendees: context.attendees,
       versionsAtOnce: atOnce,
+      rework: (edited) => serve(edited, retime(edited)),
+    }),
+    ...sumFindings({
+      rules,
+      options,
+      attendees: context.attendees,
+      day: context.day,
       rework: (edited) => serve(edited, retime(edited)),
     }),
     ...machineFindings({ rules, gear, machines, attendees: context.attendees }),

@@ -251,6 +251,18 @@ const ROWS: readonly Row[] = [
   ['recent-surgery', 'clam', 2, 'left', 'nothing before it is released'],
   ['tired', 'plank', 3, 'changed', 'a rung less, or half'],
   ['first-time', 'teaser', 3, 'changed', 'the first rung, seven tenths of the dose'],
+  // Hands on a chair, a softer ball, springs, the box: the same option kept
+  [onSide('hip-pinch', 'right'), 'quadruped-rock', 1, 'kept', 'the trunk rises from a chair'],
+  ['hip-pinch', 'chest-lift', 2, 'as asked', 'the hip bends little'],
+  ['frozen-shoulder', 'cat-cow', 1, 'kept', 'the arm comes lower from a chair'],
+  ['low-back-pain', 'plank-step', 3, 'changed', 'hands on a ball go on no chair'],
+  ['low-back-pain', 'long-stretch', 2, 'kept', 'one more spring carries the plank'],
+  ['low-back-pain', 'footwork', 1, 'as asked', 'nothing is banned'],
+  ['hypermobile', 'arch-over-ball', 2, 'kept', 'less air, less of the range'],
+  ['tight-hamstrings', 'rowing-front', 1, 'kept', 'sitting on the box'],
+  ['tight-hamstrings', 'scooter', 1, 'as asked', 'nobody sits'],
+  ['balance', 'standing-arms', 2, 'kept', 'feet split or a hand near'],
+  ['balance', 'long-box-pulling', 1, 'as asked', 'lying on the front'],
   // Nobody, whatever they have or have not
   [[], 'plank', 3, 'as asked', 'no caution, no sign'],
   [[], 'footwork', 1, 'as asked', 'no caution, no sign'],

@@ -8,7 +8,8 @@ import { exerciseItemsOf, type ExerciseItem, type Plan } from '../plan/plan.ts';
 import { rulesOf } from '../plan/schools.ts';
 import { showClock } from '../plan/show-time.ts';
 import { describeItemDose } from '../plan/variants.ts';
-import type { SpringStep } from '../movement/gear.ts';
+import type { Person } from '../people/person.ts';
+import { ownSettings } from '../room/own-settings.ts';
 
 /** What one person does on one side, or on both where they are alike. */
 export interface PersonWay {
@@ -39,7 +40,7 @@ interface PersonPageInput {
   plan: Plan;
   catalogue: Catalogue;
   analysis: Analysis;
-  person: { id: string; name: string; springs?: SpringStep | undefined };
+  person: Pick<Person, 'id' | 'name' | 'springs' | 'statureCm'>;
   /** Day and place in words; empty when the class has no day. */
   when: string;
   /** How a second of the class is told: the time of day, or minutes from the start. */
@@ -51,11 +52,10 @@ export function personPage(input: PersonPageInput): PersonPage {
   const { plan, analysis, person, when, clock = showClock } = input;
   const items = new Map(exerciseItemsOf(plan).map((item) => [item.id, item]));
   const choices = analysis.options.choices.get(person.id);
-  const springs = person.springs ? `springs a step ${person.springs}` : '';
   return {
     name: person.name,
     title: plan.title,
-    facts: [when, plan.machine, plan.machine === 'reformer' ? springs : '']
+    facts: [when, plan.machine, ...(plan.machine === 'reformer' ? ownSettings(person) : [])]
       .filter(Boolean)
       .join(' · '),
     parts: analysis.timeline.segments

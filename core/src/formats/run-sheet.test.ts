@@ -24,7 +24,7 @@ const machines = Machines.parse({
 const people = [
   Person.parse({ id: 'p1', name: 'Wim Dask', note: 'Sailor', springs: 'lighter' }),
   Person.parse({ id: 'p2', name: 'Ada & Co', springs: 'heavier' }),
-  Person.parse({ id: 'p3', name: 'Pia Loring' }),
+  Person.parse({ id: 'p3', name: 'Pia Loring', statureCm: 151 }),
 ];
 
 function sheetOf(withNames: boolean) {
@@ -45,7 +45,7 @@ function sheetOf(withNames: boolean) {
     ...(withNames
       ? {
           names: new Map(people.map(({ id, name }) => [id, name])),
-          steps: new Map(people.flatMap(({ id, springs }) => (springs ? [[id, springs]] : []))),
+          people,
         }
       : {}),
   });
@@ -72,11 +72,12 @@ describe('a class on paper', () => {
     expect(rows[0]?.bands.bar?.length).toBe(2);
   });
 
-  it('says who works a step lighter or heavier only with names', () => {
-    expect(sheetOf(false).springSteps).toEqual([]);
-    expect(sheetOf(true).springSteps).toEqual([
-      { step: 'lighter', people: ['Wim Dask'] },
-      { step: 'heavier', people: ['Ada & Co'] },
+  it('says who sets the machine otherwise only with names', () => {
+    expect(sheetOf(false).ownSettings).toEqual([]);
+    expect(sheetOf(true).ownSettings).toEqual([
+      { words: 'springs a step heavier', people: ['Ada & Co'] },
+      { words: 'springs a step lighter', people: ['Wim Dask'] },
+      { words: 'stopper a notch in, loops short', people: ['Pia Loring'] },
     ]);
   });
 

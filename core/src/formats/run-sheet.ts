@@ -21,7 +21,8 @@ import { doseOf } from '../plan/usual.ts';
 import { variantsOf, type DoneVariant } from '../plan/variants.ts';
 import { GEAR_PART_WORDS, gearWords, partWords } from '../room/gear-words.ts';
 import { gearChart, type GearChart } from '../room/gear-chart.ts';
-import type { SpringStep } from '../movement/gear.ts';
+import type { Person } from '../people/person.ts';
+import { ownSettings } from '../room/own-settings.ts';
 import type { Machines } from '../room/machines.ts';
 
 /** A version to tell, most supported first, with the people it suits where names are wanted. */
@@ -66,8 +67,8 @@ export interface RunSheet {
   gear: Pick<GearChart, 'parts'> & {
     rows: { at: string; name: string; bands: GearChart['rows'][number]['bands'] }[];
   };
-  /** Who works a step lighter or heavier, where names are wanted. */
-  springSteps: { step: SpringStep; people: string[] }[];
+  /** Who sets the machine otherwise all class long, where names are wanted. */
+  ownSettings: { words: string; people: string[] }[];
 }
 
 interface SheetInput {
@@ -81,8 +82,8 @@ interface SheetInput {
   clock?: (atS: number) => string;
   /** First names by person, where names are wanted on paper. */
   names?: ReadonlyMap<string, string>;
-  /** Who works a step lighter or heavier, by person. */
-  steps?: ReadonlyMap<string, SpringStep>;
+  /** Who comes: what they set otherwise is told beside their names. */
+  people?: readonly Pick<Person, 'id' | 'springs' | 'statureCm'>[];
 }
 
 export function runSheet(input: SheetInput): RunSheet {
@@ -111,7 +112,7 @@ export function runSheet(input: SheetInput): RunSheet {
       lacking: need.short > 0 ? `${need.short} short: ${need.standsIn}` : '',
     })),
     gear: gearOf(input, clock),
-    springSteps: springSteps(input),
+    ownSettings: whoSetsWhat(input),
     parts: timeline.segments.map((segment) => ({
       name: segment.name,
       lasts: showClock(segment.durationS),
@@ -158,14 +159,15 @@ function gearOf(
   };
 }
 
-function springSteps({ analysis, names, steps }: SheetInput): RunSheet['springSteps'] {
-  if (!names || !steps || analysis.gear.length === 0) return [];
-  return (['lighter', 'heavier'] as const)
-    .map((step) => ({
-      step,
-      people: [...steps].flatMap(([id, own]) => (own === step ? (names.get(id) ?? []) : [])),
-    }))
-    .filter(({ people }) => people.length > 0);
+function whoSetsWhat({ analysis, names, people = [] }: SheetInput): RunSheet['ownSettings'] {
+  if (!names || analysis.gear.length === 0) return [];
+  const told = people.flatMap((person) =>
+    ownSettings(person).map((words) => ({ words, name: names.get(person.id) ?? [] })),
+  );
+  return [...new Set(told.map(({ words }) => words))].sort().map((words) => ({
+    words,
+    people: told.filter((each) => each.words === words).flatMap(({ name }) => name),
+  }));
 }
 
 function exerciseRow(

@@ -38,7 +38,7 @@ function propTable({ props }: RunSheet): string {
   );
 }
 
-function gearTable({ gear, springSteps }: RunSheet): string {
+function gearTable({ gear, ownSettings }: RunSheet): string {
   const { parts, rows } = gear;
   if (rows.length === 0) return '';
   // The word for a change of facing is no word for how the machine stands.
@@ -54,11 +54,11 @@ function gearTable({ gear, springSteps }: RunSheet): string {
     });
     return `<tr><td class="at">${escapeXml(at)}</td><td>${escapeXml(name)}</td>${cells.join('')}</tr>`;
   });
-  const steps = springSteps.map(
-    ({ step, people }) => `<p><b>A step ${step}:</b> ${escapeXml(people.join(', '))}</p>`,
+  const own = ownSettings.map(
+    ({ words, people }) => `<p><b>${escapeXml(words)}:</b> ${escapeXml(people.join(', '))}</p>`,
   );
   return (
     `<h2>Gear</h2><table><thead><tr><th>at</th><th>exercise</th>${heads}</tr></thead>` +
-    `<tbody>${lines.join('')}</tbody></table>${steps.join('')}`
+    `<tbody>${lines.join('')}</tbody></table>${own.join('')}`
   );
 }

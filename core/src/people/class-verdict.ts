@@ -43,6 +43,16 @@ export interface ClassVerdict {
   /** Why, in sentences. */
   because: string[];
   sums: ClassSums;
+  /** Sums that are more than usual for them. */
+  over: OverSum[];
+}
+
+export interface OverSum {
+  sum: 'handsOnceS' | 'flatOnceS' | 'flatS';
+  /** "on the hands in one go". */
+  lies: string;
+  seconds: number;
+  mostS: number;
 }
 
 /** "yes, with 3 changes". */
@@ -120,6 +130,7 @@ function doneItem(
 function verdictOn(attendee: Attendee, done: readonly DoneItem[], day: string): ClassVerdict {
   const cautions: Caution[] = entriesOn(attendee, day).map(({ caution }) => cautionOf(caution));
   const sums = sumsOf(done);
+  const over = overSums(sums, cautions);
   const workS = done.reduce((sum, item) => sum + item.workS, 0);
   const isReplaced = ({ choice }: DoneItem) => choice !== undefined && choice.kind !== 'option';
   const replacedS = done.reduce((sum, item) => sum + (isReplaced(item) ? item.workS : 0), 0);
@@ -131,7 +142,10 @@ function verdictOn(attendee: Attendee, done: readonly DoneItem[], day: string): 
     ...(replacedShare > MOST_REPLACED
       ? [`${Math.round(replacedShare * 100)} % of the work would be another exercise or rest.`]
       : []),
-    ...overSums(sums, cautions),
+    ...over.map(
+      ({ lies, seconds, mostS }) =>
+        `${minutesOf(seconds)} ${lies}, ${minutesOf(mostS)} is usual: put something else between.`,
+    ),
   ];
   const says = (verdict: ClassVerdict['verdict']) =>
     cautions.some(({ wholeClass }) => wholeClass === verdict);
@@ -142,7 +156,7 @@ function verdictOn(attendee: Attendee, done: readonly DoneItem[], day: string): 
       : changes > 0
         ? 'yes, with changes'
         : 'yes';
-  return { verdict, changes, replacedShare, because, sums };
+  return { verdict, changes, replacedShare, because, sums, over };
 }
 
 /** Done otherwise than by somebody of that level without any caution. */
@@ -190,21 +204,21 @@ function longestRun(seconds: readonly number[]): number {
   return longest;
 }
 
-function overSums(sums: ClassSums, cautions: readonly Caution[]): string[] {
+export const minutesOf = (seconds: number) => `${Math.round(seconds / 6) / 10} min`;
+
+function overSums(sums: ClassSums, cautions: readonly Caution[]): OverSum[] {
   const has = (id: string) => cautions.some((caution) => caution.id === id);
   const handsMost = has('wrist') || has('carpal-tunnel') ? HANDS_ONCE.wrist : HANDS_ONCE.most;
-  const minutes = (seconds: number) => `${Math.round(seconds / 6) / 10} min`;
-  const over = (value: number, most: number, what: string) =>
-    value > most
-      ? [`${minutes(value)} ${what}, ${minutes(most)} is usual: put something else between.`]
-      : [];
-  return [
-    ...over(sums.handsOnceS, handsMost, 'on the hands in one go'),
+  const bounds: Omit<OverSum, 'seconds'>[] = [
+    { sum: 'handsOnceS', lies: 'on the hands in one go', mostS: handsMost },
     ...(has('pregnancy')
       ? [
-          ...over(sums.flatOnceS, FLAT.once, 'flat on the back in one go'),
-          ...over(sums.flatS, FLAT.inAll, 'flat on the back in all'),
+          { sum: 'flatOnceS', lies: 'flat on the back in one go', mostS: FLAT.once } as const,
+          { sum: 'flatS', lies: 'flat on the back in all', mostS: FLAT.inAll } as const,
         ]
       : []),
   ];
+  return bounds
+    .map((bound) => ({ ...bound, seconds: sums[bound.sum] }))
+    .filter(({ seconds, mostS }) => seconds > mostS);
 }

@@ -58,6 +58,9 @@ export type UsualOption = z.infer<typeof UsualOption>;
 /** As many exercises as a large library holds. */
 const MOST_USUAL = 2000;
 
+const STATURE_CM = { least: 100, most: 230 } as const;
+const STATURE_SAID = `give ${STATURE_CM.least} to ${STATURE_CM.most} centimetres`;
+
 export const Person = z.strictObject({
   id: Id,
   name: z.string().trim().min(1, 'give a name').max(80, 'at most 80 letters'),
@@ -70,6 +73,13 @@ export const Person = z.strictObject({
     .default({}),
   /** Where their springs differ from what the class is told: a lighter or a stronger person. */
   springs: z.enum(SPRING_STEPS).optional(),
+  /** How tall they are, where it is wanted: the machine is set by it, and what is measured in centimetres. */
+  statureCm: z
+    .number(STATURE_SAID)
+    .int('whole centimetres')
+    .min(STATURE_CM.least, STATURE_SAID)
+    .max(STATURE_CM.most, STATURE_SAID)
+    .optional(),
   /** Foundations this person brings to a class, each to a depth. */
   holds: z.partialRecord(z.enum(FOUNDATIONS), Depth).default({}),
   cautions: z.array(CautionEntry).max(20).default([]),

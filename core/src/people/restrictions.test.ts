@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { CautionEntry, Person } from './person.ts';
 import { boundsOf, restrictionsOf, weekOf } from './restrictions.ts';
-import { cautionOf } from './cautions/cautions.ts';
+import { unitOf } from './asks.ts';
+import { CAUTION_IDS, cautionOf } from './cautions/cautions.ts';
 
 const DAY = '2026-11-29';
 const entry = (more: object) => CautionEntry.parse(more);
@@ -90,6 +91,39 @@ describe('restrictions', () => {
     const [first, ...rest] = restrictionsOf({ person: { cautions: [] } }, DAY);
     expect(first).toMatchObject({ ask: 'neckWeight' });
     expect(rest).toEqual([]);
+  });
+});
+
+describe('a body that is taller or shorter', () => {
+  const everything = [...CAUTION_IDS].map((caution) => entry({ caution }));
+  const of = (statureCm?: number) =>
+    restrictionsOf(
+      { person: { cautions: everything, ...(statureCm === undefined ? {} : { statureCm }) } },
+      DAY,
+    );
+
+  it.each([150, 185])('has the same bounds on shares, turning moments and angles: %i cm', (cm) => {
+    const shared = (from: ReturnType<typeof of>) => from.filter(({ ask }) => unitOf(ask) !== 'cm');
+    expect(shared(of(cm))).toEqual(shared(of()));
+    expect(shared(of()).length).toBeGreaterThan(100);
+  });
+
+  it('comes to a height sooner when it is tall, by as much as it is taller', () => {
+    const hips = (cm?: number) =>
+      restrictionsOf(
+        {
+          person: {
+            cautions: [entry({ caution: 'eye-pressure' })],
+            ...(cm === undefined ? {} : { statureCm: cm }),
+          },
+        },
+        DAY,
+      ).find(({ ask }) => ask === 'hipsHigh')?.avoid;
+    expect(hips()).toBe(18);
+    expect(hips(170)).toBe(18);
+    // By hand: what is 18 cm on 1.87 m is 18 x 170 / 187 on the drawing.
+    expect(hips(187)).toBeCloseTo(16.36, 2);
+    expect(hips(153)).toBeCloseTo(20, 2);
   });
 });
 

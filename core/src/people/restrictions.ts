@@ -1,5 +1,6 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import type { BodySide } from '../body/full-pose.ts';
+import { STATURE_M } from '../body/body-segments.ts';
 import { isSideAsk, unitOf, type Ask } from './asks.ts';
 import type { Bound, Caution, Stage } from './cautions/caution.ts';
 import { cautionOf, type CautionId } from './cautions/cautions.ts';
@@ -31,7 +32,7 @@ const DRAWN = { later: 2, nextToStraight: 10, right: 90 } as const;
 const NEAR = 0.9;
 
 export interface Restricted {
-  person: Pick<Person, 'cautions' | 'ratherNot'>;
+  person: Pick<Person, 'cautions' | 'ratherNot' | 'statureCm'>;
   /** Cautions of today only, added to those in the record. */
   today?: readonly CautionEntry[] | undefined;
   /** The studio's own numbers. */
@@ -60,7 +61,24 @@ export function restrictionsOf(who: Restricted, day: string): Restriction[] {
     wish,
     side: 'either',
   }));
-  return [...FOR_EVERYBODY, ...own, ...wished];
+  return [...FOR_EVERYBODY, ...own, ...wished].map((each) => forStature(each, who.person.statureCm));
+}
+
+/** Centimetres are measured on a body so tall; everything else is a share, and the same for all. */
+const MEASURED_CM = STATURE_M * 100;
+
+/** A taller body rises farther in the same movement: it comes to a bound in centimetres sooner. */
+function forStature<Some extends Bound>(bound: Some, statureCm: number = MEASURED_CM): Some {
+  if (unitOf(bound.ask) !== 'cm' || statureCm === MEASURED_CM) return bound;
+  const scaled = (from: number | undefined) =>
+    from === undefined ? undefined : (from * MEASURED_CM) / statureCm;
+  const [avoid, limit, support] = [bound.avoid, bound.limit, bound.support].map(scaled);
+  return {
+    ...bound,
+    ...(avoid === undefined ? {} : { avoid }),
+    ...(limit === undefined ? {} : { limit }),
+    ...(support === undefined ? {} : { support }),
+  };
 }
 
 /**

@@ -185,7 +185,9 @@ function aidsThatHelp(option: Option, plain: readonly Hit[], asking: Asking): He
       (hit) => !left.some((still) => isSame(still, hit) && RANK[still.effect] >= RANK[hit.effect]),
     );
     const helps = eased.some(
-      (hit) => eases(id, hit) || amountLeft(asked, hit) <= (hit.value ?? 0) * (1 - HELPS),
+      (hit) =>
+        eases(id, hit) ||
+        (isFor(id, hit) && amountLeft(asked, hit) <= (hit.value ?? 0) * (1 - HELPS)),
     );
     return helps ? [{ ids: [id], left }] : [];
   });
@@ -193,6 +195,10 @@ function aidsThatHelp(option: Option, plain: readonly Hit[], asking: Asking): He
 
 function eases(id: AidId, { ask }: Hit): boolean {
   return aidOf(id).eases?.some((eased) => eased === ask) ?? false;
+}
+
+function isFor(id: AidId, { ask }: Hit): boolean {
+  return !aidOf(id).notFor?.some((other) => other === ask);
 }
 
 /** Seconds are left by what is no longer asked in them. */

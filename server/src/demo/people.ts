@@ -30,6 +30,7 @@ const PEOPLE: DemoPerson[] = [
     name: 'Ines Calvary',
     level: 2,
     springs: 'lighter',
+    statureCm: 154,
     note: 'Retired surveyor. Walks a lot.',
     cautions: [{ caution: 'osteoporosis' }],
   },
@@ -60,6 +61,7 @@ const PEOPLE: DemoPerson[] = [
     name: 'Wim Dask',
     level: 4,
     springs: 'heavier',
+    statureCm: 188,
     note: 'Has been coming since the ovens went cold.',
   },
   {
@@ -89,6 +91,7 @@ export function demoPeople(today: Date): Omit<Person, 'id'>[] {
     name: person.name,
     level: person.level ?? 2,
     ...(person.springs ? { springs: person.springs } : {}),
+    ...(person.statureCm ? { statureCm: person.statureCm } : {}),
     usualOptions: person.usualOptions ?? {},
     holds: person.holds ?? REGULAR,
     note: person.note ?? '',

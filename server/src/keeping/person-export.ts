@@ -70,10 +70,11 @@ export async function collectPerson(row: PersonRow) {
 }
 
 /** How the name is said, whom to call, what they would rather not do. */
-function aboutPerson({ saidAs, emergency, ratherNot = [] }: PersonEverything): string {
+function aboutPerson({ saidAs, emergency, statureCm, ratherNot = [] }: PersonEverything): string {
   return [
     ...(saidAs ? [`Said as ${saidAs}.`] : []),
     ...(emergency ? [`In an emergency call ${emergency.name}, ${emergency.phone}.`] : []),
+    ...(statureCm === undefined ? [] : [`${statureCm} cm tall.`]),
     ...(ratherNot.length > 0
       ? [`Would rather: ${listWords(ratherNot.map((id) => ratherNotOf(id).name))}.`]
       : []),

@@ -27,7 +27,7 @@ export interface ReadinessInput {
 /** Which findings speak of which side of being ready. */
 const ASPECTS = {
   time: ['fits-the-hour'],
-  options: ['everyone-has-an-option', 'versions-at-once'],
+  options: ['everyone-has-an-option', 'versions-at-once', 'lying-within'],
   props: ['props-suffice', 'machines-suffice'],
   order: ['exercise-there', ...RULES.map(({ id }) => id)],
 } as const;

@@ -61,6 +61,83 @@ describe('a support', () => {
     expect(whole(option, ['wedge'])?.wrist?.peak).toBeCloseTo(0.6 * bare, 6);
   });
 
+  it('of a chair under the hands takes from wrists and belly in a plank', () => {
+    const plank = posed('plank');
+    const [floor, chair] = [whole(plank), whole(plank, ['hands-high'])];
+    // By hand: with the trunk at 53 in place of 73 degrees to the plumb line, sin 53 / sin 73 is left of the belly.
+    expect((chair?.belly?.peak ?? NaN) / (floor?.belly?.peak ?? NaN)).toBeCloseTo(0.83, 1);
+    expect(chair?.wrist?.peak).toBeLessThan(floor?.wrist?.peak ?? 0);
+    expect(aidedOption(plank, ['hands-high'])?.props.map(({ prop }) => prop)).toEqual(['chair']);
+  });
+
+  it('of a chair has the knees under the hips: no rest shape, no plank from the knees, no hover', () => {
+    for (const shape of ['child', 'plank-knees', 'bear', 'forearms-kneeling']) {
+      expect(aidedOption(posed(shape), ['hands-high']), shape).toBeUndefined();
+    }
+    expect(aidedOption(posed('all-fours'), ['hands-high'])).toBeDefined();
+  });
+
+  it('of split feet leaves more room to the rim of the base', () => {
+    for (const pose of ['standing', { shape: 'standing', arms: { flex: 120 } }]) {
+      const margin = (aids: AidId[]) => whole(posed(pose), aids)?.margin?.peak ?? NaN;
+      expect(margin(['split-feet'])).toBeGreaterThan(margin([]) + 0.5);
+    }
+    expect(aidedOption(posed('all-fours'), ['split-feet'])).toBeUndefined();
+  });
+
+  it('of the side leaves nobody flat, and is for what keeps its limbs still', () => {
+    const still = posed('supine-hands-ribs');
+    expect(whole(still)?.flat?.peak).toBe(1);
+    expect(whole(still, ['lie-on-side'])?.flat?.peak).toBe(0);
+    expect(aidedOption(posed('supine-bent', 'supine-90'), ['lie-on-side'])).toBeUndefined();
+    expect(aidedOption(posed('chest-lift'), ['lie-on-side'])).toBeUndefined();
+  });
+
+  it('of a softer ball leaves six tenths of the arch, and is for what lies on one', () => {
+    const [option] = makeExercise('on-a-ball', {
+      options: [
+        {
+          poses: [{ shape: 'supine-bent', round: [-4, -12, -20, 0] }],
+          props: [{ prop: 'small-ball', place: 'at bottom of ribs', role: 'support' }],
+        },
+        {},
+      ],
+    }).options;
+    const arch = (aids: AidId[]) => option && whole(option, aids)?.['arch mid']?.peak;
+    expect(arch(['ball-softer'])).toBeCloseTo(0.6 * (arch([]) ?? NaN), 1);
+    expect(arch(['ball-up'])).toBeCloseTo(0.5 * (arch([]) ?? NaN), 1);
+    expect(option && aidedOption(option, ['ball-up'])?.props[0]?.place).toBe(
+      'between shoulder blades',
+    );
+    expect(option && aidedOption(option, ['fewer-cushions'])).toBeUndefined();
+    expect(aidedOption(posed({ round: [-4, -12, -20, 0] }), ['ball-softer'])).toBeUndefined();
+  });
+
+  it('of the springs is lighter where they load, and more where they carry', () => {
+    const set = (moreSpring: 'harder' | 'easier') => {
+      const [option] = makeExercise('pressed', {
+        options: [
+          { poses: ['carriage-sit'], settings: { springs: { heavy: 1, light: 1 }, moreSpring } },
+          {},
+        ],
+      }).options;
+      return option && aidedOption(option, ['spring-easier'])?.settings?.springs;
+    };
+    expect(set('harder')).toEqual({ heavy: 1 });
+    expect(set('easier')).toEqual({ heavy: 1, medium: 1 });
+  });
+
+  it('of the box lifts the seat by its height, legs down', () => {
+    const [option] = makeExercise('rowed', {
+      options: [{ poses: ['carriage-sit'], settings: { box: 'none' } }, {}],
+    }).options;
+    const aided = option && aidedOption(option, ['sit-on-box']);
+    expect(aided?.settings?.box).toBe('short');
+    const bend = (aids: AidId[]) =>
+      option && measuresOfWay(option, { aids, smaller: false })?.sides.right.sittingBend?.peak;
+    expect(bend(['sit-on-box'])).toBeLessThan(bend([]) ?? 0);
+  });
+
   it('brings its props, and its picture moves', () => {
     const option = posed('sit-long');
     const aided = aidedOption(option, ['seat-raise']);

@@ -77,6 +77,8 @@ export interface Aid {
   leaves?: Partial<Record<AskedMeasure, number>>;
   /** What it adds to a measure that is at least `from`: estimated, common practice. */
   adds?: { measure: AskedMeasure; from: number; by: number };
+  /** What it may change by chance, and is not given for. */
+  notFor?: readonly AskedMeasure[];
   /** What is felt less although the measure stays: a caution that asks for support there is content. */
   eases?: readonly AskedMeasure[];
 }
@@ -384,6 +386,7 @@ export const AIDS: readonly Aid[] = [
     isTold: false,
     props: [],
     lays: springEasier,
+    notFor: ['tips', 'rise'],
   },
   {
     id: 'arms-near',

@@ -15,6 +15,8 @@ const rests = ({ rest }: FullPose, part: FullPose['rest'][number][0]) =>
 /** Degrees that a body leans less with its hands on a chair. */
 const LESS_LEAN = { plank: 20, allFours: 25 } as const;
 
+/** Degrees of the hip: straighter is one line from head to heel. */
+const STRAIGHT = 20;
 /** Degrees: with more bend in the knee the seat goes to the heels. */
 const KNEES_UNDER_MOST = 115;
 
@@ -23,7 +25,10 @@ export function handsHigh(pose: FullPose): FullPose | undefined {
   if (pose.machine || pose.lean < 50 || Math.abs(pose.roll) > 45) return undefined;
   const isOnHeels = BODY_SIDES.some((side) => (pose[side].leg.bend ?? 0) > KNEES_UNDER_MOST);
   if (rests(pose, 'elbows') || isOnHeels) return undefined;
-  if (rests(pose, 'toes') && rests(pose, 'hands')) return plankOnChair(pose);
+  if (rests(pose, 'toes') && rests(pose, 'hands')) {
+    const isStraight = BODY_SIDES.every((side) => Math.abs(pose[side].leg.flex ?? 0) < STRAIGHT);
+    return isStraight ? plankOnChair(pose) : undefined;
+  }
   return rests(pose, 'knees') && !rests(pose, 'hands') ? allFoursOnChair(pose) : undefined;
 }
 
@@ -79,7 +84,7 @@ const ARM_LIES = 45;
 /** What is done lying on the back with still limbs: breath, small bends of the back, squeezes. */
 export function onTheSide(pose: FullPose): FullPose | undefined {
   const isSupine = pose.lean < -75 && Math.abs(pose.roll) < 45 && rests(pose, 'pelvis');
-  const isLevel = pose.round[2] < 10 && pose.turn.every((turn) => Math.abs(turn) < 5);
+  const isLevel = pose.round[2] < 10 && [...pose.turn, ...pose.side].every((bend) => Math.abs(bend) < 5);
   const isStill = BODY_SIDES.every((side) => {
     const { arm, leg } = pose[side];
     const lies = arm.hand !== undefined || (arm.flex ?? 0) < ARM_LIES;
@@ -119,20 +124,22 @@ export function onTheBox(pose: FullPose): FullPose | undefined {
   };
 }
 
-/** Of stature: a short step. */
-const STEP = 0.09;
+/** Of stature: a short step ahead, and a little wider. */
+const STEP = 0.06;
+const STEP_OUT = 0.05;
 
-/** Standing on both feet: one ahead of the other. */
+/** Standing on both feet and on nothing else: one ahead of the other. */
 export function feetSplit(pose: FullPose): FullPose | undefined {
   const isUpright = Math.abs(pose.lean) < 20 && rests(pose, 'feet') && !pose.machine;
   const areStraight = BODY_SIDES.every((side) => {
-    const { flex = 0, bend = 0, foot } = pose[side].leg;
-    return foot === undefined && Math.abs(flex) < 6 && bend < 6;
+    const { arm, leg } = pose[side];
+    const isBent = Math.abs(leg.flex ?? 0) >= 6 || (leg.bend ?? 0) >= 6;
+    return leg.foot === undefined && !isBent && arm.hand !== 'wall';
   });
   if (!isUpright || !areStraight) return undefined;
   const stepped = (side: BodySide, ahead: number): FullPose['right'] => ({
     ...pose[side],
-    leg: { ...pose[side].leg, foot: 'floor', at: [ahead, 0.02] },
+    leg: { ...pose[side].leg, foot: 'floor', at: [ahead, STEP_OUT] },
   });
   return { ...pose, right: stepped('right', STEP), left: stepped('left', -STEP) };
 }

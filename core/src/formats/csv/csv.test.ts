@@ -123,6 +123,12 @@ const person = fc.record(
       ),
       { maxLength: 4 },
     ),
+    saidAs: fc.constantFrom('a-sha', 'YOON-ess'),
+    statureCm: fc.integer({ min: 100, max: 230 }),
+    ratherNot: fc.uniqueArray(fc.constantFrom('kneeling', 'rolling', 'on-the-hands'), {
+      minLength: 1,
+    }),
+    emergency: fc.record({ name: fc.constantFrom('Jo', 'a sister'), phone: fc.constant('0100 22') }),
     consentOn: day,
     note: words(80),
   },
@@ -159,6 +165,20 @@ describe('people as a table', () => {
     expect(rows.map(({ said }) => said)).toEqual(['other name, level', 'new']);
     expect(rows[0]?.value).toMatchObject({ id: 'p1', person: { level: 3, note: 'kept' } });
     expect(rows[1]?.value).toMatchObject({ id: null, person: { level: 2, cautions: [] } });
+  });
+
+  it('names the cell that is at fault, and takes nothing of that row', () => {
+    const { rows } = readPeople(
+      'name,stature,rather not,call,number\nA,tall,,,\nB,300,,,\nC,,juggling,,\nD,,,Jo,\n',
+      [],
+    );
+    expect(rows.map(({ faults }) => faults.map(({ column }) => column))).toEqual([
+      ['stature'],
+      ['stature'],
+      ['rather not'],
+      ['number'],
+    ]);
+    expect(rows.map(({ value }) => value)).toEqual([undefined, undefined, undefined, undefined]);
   });
 
   it('says which cautions a file would take away', () => {

@@ -4,6 +4,7 @@ import { DEPTH_WORDS, FOUNDATION_WORDS, listWords } from '../../movement/words.t
 import { cautionOf } from '../../people/cautions/cautions.ts';
 import { cautionWords, readCaution } from './caution-cell.ts';
 import { type CautionEntry, checkPerson, Person } from '../../people/person.ts';
+import { RATHER_NOT, ratherNotOf } from '../../people/rather-not.ts';
 import {
   previewTable,
   refused,
@@ -16,11 +17,16 @@ import { joinCell, splitCell, writeTable } from './table.ts';
 
 const COLUMNS = [
   'name',
+  'said as',
   'level',
   'springs',
+  'stature',
   'foundations',
   'cautions',
   'usual options',
+  'rather not',
+  'call',
+  'number',
   'consent',
   'note',
 ] as const;
@@ -30,10 +36,15 @@ type Column = (typeof COLUMNS)[number];
 const FIELDS = {
   name: 'name',
   level: 'level',
+  'said as': 'saidAs',
   springs: 'springs',
+  stature: 'statureCm',
   foundations: 'holds',
   cautions: 'cautions',
   'usual options': 'usualOptions',
+  'rather not': 'ratherNot',
+  call: 'emergency',
+  number: 'emergency',
   consent: 'consentOn',
   note: 'note',
 } as const satisfies Record<Column, keyof Person>;
@@ -55,8 +66,10 @@ export function writePeople(people: readonly Person[]): string {
     COLUMNS,
     people.map((person) => [
       person.name,
+      person.saidAs ?? '',
       String(person.level),
       person.springs ?? '',
+      String(person.statureCm ?? ''),
       joinCell(foundationsOf(person), ';'),
       joinCell(
         person.cautions.map((entry) => joinCell(cautionWords(entry), '|')),
@@ -70,6 +83,12 @@ export function writePeople(people: readonly Person[]): string {
         ),
         ';',
       ),
+      joinCell(
+        (person.ratherNot ?? []).map((id) => ratherNotOf(id).name),
+        ';',
+      ),
+      person.emergency?.name ?? '',
+      person.emergency?.phone ?? '',
       person.consentOn ?? '',
       person.note,
     ]),
@@ -132,10 +151,14 @@ function personFrom(
   const { id: _, ...before } = known ?? { id: '', name: '' };
   const said = {
     name: cells.name,
+    ...(cells['said as'] === undefined ? {} : { saidAs: cells['said as'].trim() || undefined }),
     ...(cells.level?.trim() ? { level: Number(cells.level) } : {}),
     ...(cells.springs === undefined
       ? {}
       : { springs: cells.springs.trim().toLowerCase() || undefined }),
+    ...(cells.stature === undefined
+      ? {}
+      : { statureCm: cells.stature.trim() === '' ? undefined : Number(cells.stature) }),
     ...(cells.foundations === undefined
       ? {}
       : { holds: readFoundations(cells.foundations, faults) }),
@@ -143,6 +166,10 @@ function personFrom(
     ...(cells['usual options'] === undefined
       ? {}
       : { usualOptions: readUsual(cells['usual options'], faults) }),
+    ...(cells['rather not'] === undefined
+      ? {}
+      : { ratherNot: readRatherNot(cells['rather not'], faults) }),
+    ...readEmergency(cells, known?.emergency),
     ...(cells.consent === undefined ? {} : { consentOn: cells.consent.trim() || undefined }),
     ...(cells.note === undefined ? {} : { note: cells.note }),
   };
@@ -150,7 +177,7 @@ function personFrom(
   if (!read.success) {
     for (const { path, message } of read.error.issues) {
       faults.push({
-        column: columnOf(path[0]),
+        column: path[1] === 'phone' ? 'number' : columnOf(path[0]),
         message: path[0] === 'level' ? LEVELS_SAID : message,
       });
     }
@@ -203,6 +230,30 @@ function readCautions(cell: string, faults: CellFault[]): CautionEntry[] {
     const [name = '', ...about] = splitCell(entry, '|');
     return readCaution(name, about, faults) ?? [];
   });
+}
+
+function readRatherNot(cell: string, faults: CellFault[]): Person['ratherNot'] {
+  const wishes = splitCell(cell, ';').flatMap((entry) => {
+    const wish = RATHER_NOT.find(({ name }) => name === entry.toLowerCase());
+    if (wish) return [wish.id];
+    const names = listWords(RATHER_NOT.map(({ name }) => name));
+    faults.push({ column: 'rather not', message: `“${entry}” is none of ${names}` });
+    return [];
+  });
+  return wishes.length === 0 ? undefined : wishes;
+}
+
+/** Whom to call, of one column or of both; what the file lacks stays. */
+function readEmergency(
+  { call, number }: Cells<Column>,
+  before: Person['emergency'],
+): { emergency?: Person['emergency'] } {
+  if (call === undefined && number === undefined) return {};
+  const emergency = {
+    name: (call ?? before?.name ?? '').trim(),
+    phone: (number ?? before?.phone ?? '').trim(),
+  };
+  return { emergency: emergency.name || emergency.phone ? emergency : undefined };
 }
 
 function readUsual(cell: string, faults: CellFault[]): Person['usualOptions'] {

@@ -136,11 +136,7 @@ function paperOf(
               person.name.split(' ')[0] ?? person.name,
             ]),
           ),
-          steps: new Map(
-            lesson.attendees.flatMap(({ person }) =>
-              person.springs ? [[person.id, person.springs] as const] : [],
-            ),
-          ),
+          people: lesson.attendees.map(({ person }) => person),
         }
       : {}),
   });

@@ -150,6 +150,13 @@ function WhoFields({ form }: { form: RecordFormState }) {
           </select>
         )}
       </Field>
+      <TextField
+        label="Stature in centimetres, where it is wanted"
+        inputMode="numeric"
+        hint="Sets the machine for short and tall people, and how high hips and head come."
+        error={errors.statureCm?.message}
+        {...form.register('statureCm')}
+      />
       <RatherNots form={form} />
       <div className="grid gap-3 sm:grid-cols-2">
         <TextField

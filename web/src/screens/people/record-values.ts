@@ -37,6 +37,8 @@ export interface RecordValues {
   consentOn: string;
   level: number;
   springs: '' | 'lighter' | 'heavier';
+  /** Centimetres. */
+  statureCm: string;
   saidAs: string;
   emergency: { name: string; phone: string };
   ratherNot: RatherNot[];
@@ -114,6 +116,7 @@ export function valuesOf(person: Person | undefined): RecordValues {
     consentOn: person?.consentOn ?? '',
     level: person?.level ?? 2,
     springs: person?.springs ?? '',
+    statureCm: String(person?.statureCm ?? ''),
     saidAs: person?.saidAs ?? '',
     emergency: person?.emergency ?? { name: '', phone: '' },
     ratherNot: person?.ratherNot ?? [],
@@ -134,6 +137,7 @@ export function recordOf(values: RecordValues): z.input<typeof PersonBody> {
     ...(values.consentOn ? { consentOn: values.consentOn } : {}),
     level: values.level,
     ...(values.springs ? { springs: values.springs } : {}),
+    ...(values.statureCm.trim() ? { statureCm: Number(values.statureCm) } : {}),
     ...(values.saidAs.trim() ? { saidAs: values.saidAs } : {}),
     ...(values.emergency.name.trim() || values.emergency.phone.trim()
       ? { emergency: values.emergency }
