@@ -16,6 +16,8 @@ import { chooseOptions } from '@wrenfern/core/people/choose-options';
 import { classVerdicts } from '@wrenfern/core/people/class-verdict';
 import { People } from '@wrenfern/core/people/person';
 import { StoredPlan } from '@wrenfern/core/plan/migrate-plan';
+import { rulesOf } from '@wrenfern/core/plan/schools';
+import { doseOf } from '@wrenfern/core/plan/usual';
 import {
   checkPlan,
   exerciseItemsOf,
@@ -183,11 +185,13 @@ export function run(argv: readonly string[], today: string, solve?: Solve): stri
 function advised(plan: Plan, itemId: string, choice: Choice): object {
   const item = exerciseItemsOf(plan).find(({ id }) => id === itemId);
   const exercise = builtInCatalogue.require(item?.exercise ?? '');
+  const dose = item ? doseOf(item, exercise, rulesOf(plan.school)) : exercise.dose;
   const { onLeft, ...right } = choice;
+  const told = (each: Choice) => adviceOf(each, exercise, builtInCatalogue, dose);
   return {
     ...right,
-    ...adviceOf(choice, exercise, builtInCatalogue),
-    ...(onLeft ? { onLeft: { ...onLeft, ...adviceOf(onLeft, exercise, builtInCatalogue) } } : {}),
+    ...told(choice),
+    ...(onLeft ? { onLeft: { ...onLeft, ...told(onLeft) } } : {}),
   };
 }
 

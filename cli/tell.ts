@@ -8,6 +8,8 @@ import { sayChoice } from '@wrenfern/core/people/say-choice';
 import type { OptionsPlan } from '@wrenfern/core/people/choose-options';
 import type { Person } from '@wrenfern/core/people/person';
 import { exerciseItemsOf, type Plan } from '@wrenfern/core/plan/plan';
+import { rulesOf } from '@wrenfern/core/plan/schools';
+import { doseOf } from '@wrenfern/core/plan/usual';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { shareOfTime, type Timeline } from '@wrenfern/core/plan/timing/timeline';
 import { builtInCatalogue } from '@wrenfern/library';
@@ -75,7 +77,8 @@ export function tellOptions(
       const choice = options.choices.get(person.id)?.get(item.id);
       if (!choice) continue;
       const exercise = builtInCatalogue.require(item.exercise);
-      const done = sayChoice(choice, exercise, builtInCatalogue);
+      const dose = doseOf(item, exercise, rulesOf(plan.school));
+      const done = sayChoice(choice, exercise, builtInCatalogue, dose);
       const why = choice.reasons.map((reason) => explainReason(reason, exercise)).join(' ');
       lines.push(`  ${exercise.name}: ${done}. ${why}`);
     }

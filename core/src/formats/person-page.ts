@@ -1,11 +1,13 @@
 import type { Analysis } from '../analyse.ts';
 import { aidedOption, viewWith } from '../body/aids/aided-option.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
+import type { Dose } from '../movement/dose.ts';
 import { optionOf, type Exercise, type Option } from '../movement/exercise.ts';
 import { adviceOf } from '../people/advice.ts';
 import type { Choice } from '../people/choice.ts';
 import { exerciseItemsOf, type ExerciseItem, type Plan } from '../plan/plan.ts';
 import { rulesOf } from '../plan/schools.ts';
+import { doseOf } from '../plan/usual.ts';
 import { showClock } from '../plan/show-time.ts';
 import { describeItemDose } from '../plan/variants.ts';
 import type { Person } from '../people/person.ts';
@@ -79,21 +81,23 @@ function rowOf(
   const exercise = catalogue.require(item.exercise);
   const { onLeft, ...right } = choice;
   const drawn = drawnOf(choice, exercise, catalogue);
+  const dose = doseOf(item, exercise, rulesOf(plan.school));
+  const told = (each: Choice) => wayOf(each, exercise, catalogue, dose);
   return {
     name: exercise.name,
     dose: describeItemDose(item, exercise, rulesOf(plan.school)),
     ways: onLeft
       ? [
-          { side: 'right', ...wayOf(right, exercise, catalogue) },
-          { side: 'left', ...wayOf(onLeft, exercise, catalogue) },
+          { side: 'right', ...told(right) },
+          { side: 'left', ...told(onLeft) },
         ]
-      : [wayOf(right, exercise, catalogue)],
+      : [told(right)],
     ...(drawn ? { drawn } : {}),
   };
 }
 
-function wayOf(choice: Choice, exercise: Exercise, catalogue: Catalogue): PersonWay {
-  const { does, landmark, feltWhere } = adviceOf(choice, exercise, catalogue);
+function wayOf(choice: Choice, exercise: Exercise, catalogue: Catalogue, dose: Dose): PersonWay {
+  const { does, landmark, feltWhere } = adviceOf(choice, exercise, catalogue, dose);
   // What is left out, or done otherwise, has no measure of its own to stop at.
   const isOwn = choice.kind === 'option' && choice.how?.smaller;
   return {

@@ -1,5 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import { describeDose, Dose, isTwoSided } from './dose.ts';
+import { describeDose, Dose, isTwoSided, shareOfDose, type ScaledDose } from './dose.ts';
+
+describe('a share of a dose', () => {
+  it.each([
+    // What people say: never more than the share, in numbers that are counted to.
+    [{ kind: 'repetitions', count: 10 }, 0.5, '5 times'],
+    [{ kind: 'repetitions', count: 9 }, 0.5, '4 times'],
+    [{ kind: 'repetitions', count: 3 }, 0.5, 'once'],
+    [{ kind: 'breaths', count: 8 }, 0.7, '5 breaths'],
+    [{ kind: 'hold', holdS: 60 }, 0.3, 'hold 15 s'],
+    [{ kind: 'hold', holdS: 45 }, 0.5, 'hold 20 s'],
+    [{ kind: 'free', durationS: 100 }, 0.5, '45 s'],
+  ])('of %j: %f is %s', (dose, share, said) => {
+    expect(describeDose(shareOfDose(Dose.parse(dose) as ScaledDose, share))).toBe(said);
+  });
+});
 
 describe('Dose', () => {
   it('fills in one set, no sides and one direction', () => {

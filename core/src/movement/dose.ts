@@ -94,6 +94,14 @@ export function withDoseAmount(dose: ScaledDose, amount: number): Dose {
   }
 }
 
+/** A share of a dose, as a number that people say: never more than the share, never nothing. */
+export function shareOfDose(dose: ScaledDose, share: number): Dose {
+  const amount = doseAmount(dose);
+  const inSeconds = dose.kind === 'hold' || dose.kind === 'free';
+  const fits = (inSeconds ? USED_SECONDS : USED_COUNTS).filter((each) => each <= amount * share);
+  return withDoseAmount(dose, fits.at(-1) ?? Math.max(1, Math.floor(amount * share)));
+}
+
 /** The dose in words, e.g. "5 each side", "45 s on, 15 s to change". */
 export function describeDose(dose: Dose): string {
   const amount = describeAmount(dose);

@@ -1,4 +1,5 @@
 import type { Catalogue } from '../movement/catalogue.ts';
+import type { Dose } from '../movement/dose.ts';
 import { optionOf, type Exercise } from '../movement/exercise.ts';
 import type { Ask } from './asks.ts';
 import { cautionOf } from './cautions/cautions.ts';
@@ -23,7 +24,12 @@ export interface Advice {
 }
 
 /** Everything that can be said of a choice, the gravest bound that decided it first. */
-export function adviceOf(choice: Choice, exercise: Exercise, catalogue: Catalogue): Advice {
+export function adviceOf(
+  choice: Choice,
+  exercise: Exercise,
+  catalogue: Catalogue,
+  dose: Dose,
+): Advice {
   const asks = choice.reasons.filter((reason) => reason.code === 'asks');
   const grave = asks.find(({ effect }) => effect === 'avoid') ?? asks[0];
   const eased = choice.reasons.find((reason) => reason.code === 'eased');
@@ -31,7 +37,7 @@ export function adviceOf(choice: Choice, exercise: Exercise, catalogue: Catalogu
   const caution = by === undefined ? undefined : cautionOf(by);
   const feel = feltIn(choice, exercise, catalogue);
   return {
-    does: sayChoice(choice, exercise, catalogue),
+    does: sayChoice(choice, exercise, catalogue, dose),
     why: choice.reasons.map((reason: Reason) => explainReason(reason, exercise)),
     ...(feel === undefined ? {} : { feltWhere: feel }),
     ...(grave

@@ -7,6 +7,7 @@ import { cautionOf, type CautionId } from './cautions/cautions.ts';
 import type { Hit } from './hits.ts';
 import { landmarkOf } from './landmarks.ts';
 import { ratherNotOf } from './rather-not.ts';
+import { FEWER } from './ways.ts';
 
 /** Why an option was chosen, changed or passed over; data first, said by `explainReason`. */
 export type Reason =
@@ -36,8 +37,8 @@ export function explainReason(reason: Reason, exercise: Exercise): string {
     case 'smaller':
       return `Half as far: ${landmarkOf(reason.ask)}.`;
     case 'fewer':
-      return reason.share === 0.5
-        ? 'Half as many, or half as long; then rest, or the first option.'
+      return reason.share <= FEWER
+        ? `${reason.share === FEWER ? 'Half as many, or half as long' : 'As long as it is under the bound'}; then rest, or the first option.`
         : `About ${Math.round(reason.share * 10)} tenths of the dose.`;
     case 'again':
       return `More again when ${cautionOf(reason.caution).againWhen}. Stop: ${cautionOf(reason.caution).stop}.`;

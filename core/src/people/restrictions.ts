@@ -61,7 +61,9 @@ export function restrictionsOf(who: Restricted, day: string): Restriction[] {
     wish,
     side: 'either',
   }));
-  return [...FOR_EVERYBODY, ...own, ...wished].map((each) => forStature(each, who.person.statureCm));
+  return [...FOR_EVERYBODY, ...own, ...wished].map((each) =>
+    forStature(each, who.person.statureCm),
+  );
 }
 
 /** Centimetres are measured on a body so tall; everything else is a share, and the same for all. */

@@ -27,8 +27,9 @@ export interface AllowedWay {
  * then an option lower, then a smaller range, then less of it. Common practice.
  */
 export const COST = { aid: 1, rung: 3, smaller: 20, fewer: 40 } as const;
-/** Less by half. */
+/** Less by half; of what the clock limits, as little as comes under it. */
 export const FEWER = 0.5;
+const SHARES = [FEWER, 0.4, 0.3, 0.2] as const;
 
 export interface Asking {
   restrictions: readonly Restriction[];
@@ -162,8 +163,20 @@ function fewerWay(plain: readonly Hit[], helping: readonly Helping[]): AllowedWa
     : helping.find(({ left }) => isOnlyLimited(left));
   // What must be supported is, where something fits; else less of it.
   const isHelpWanted = isUnsupported(plain) && helped !== undefined;
-  if (isOnlyLimited(plain) && !isHelpWanted) return found(plain, { dose: FEWER }, COST.fewer);
-  return helped && found(plain, { aids: helped.ids, dose: FEWER }, COST.fewer + COST.aid);
+  if (isOnlyLimited(plain) && !isHelpWanted) {
+    return found(plain, { dose: shareUnder(plain) }, COST.fewer);
+  }
+  const dose = helped && shareUnder(helped.left);
+  return helped && found(plain, { aids: helped.ids, dose: dose ?? FEWER }, COST.fewer + COST.aid);
+}
+
+/** The largest share of the dose that comes under every bound of the clock; half of it where none is reached. */
+function shareUnder(hits: readonly Hit[]): number {
+  const timed = hits.filter(({ ask }) => isByClock(ask));
+  const least = SHARES.at(-1) ?? FEWER;
+  return (
+    SHARES.find((share) => timed.every(({ value = 0, bound }) => value * share < bound)) ?? least
+  );
 }
 
 interface Helping {

@@ -10,7 +10,10 @@ const FITS = { shorter: 158, taller: 182 } as const;
  * What somebody sets otherwise on the machine, all class long: "springs a step lighter", "stopper a notch in, loops
  * short".
  */
-export function ownSettings({ springs, statureCm }: Pick<Person, 'springs' | 'statureCm'>): string[] {
+export function ownSettings({
+  springs,
+  statureCm,
+}: Pick<Person, 'springs' | 'statureCm'>): string[] {
   return [
     ...(springs ? [`springs a step ${springs}`] : []),
     ...(statureCm !== undefined && statureCm <= FITS.shorter

@@ -84,7 +84,8 @@ const ARM_LIES = 45;
 /** What is done lying on the back with still limbs: breath, small bends of the back, squeezes. */
 export function onTheSide(pose: FullPose): FullPose | undefined {
   const isSupine = pose.lean < -75 && Math.abs(pose.roll) < 45 && rests(pose, 'pelvis');
-  const isLevel = pose.round[2] < 10 && [...pose.turn, ...pose.side].every((bend) => Math.abs(bend) < 5);
+  const isLevel =
+    pose.round[2] < 10 && [...pose.turn, ...pose.side].every((bend) => Math.abs(bend) < 5);
   const isStill = BODY_SIDES.every((side) => {
     const { arm, leg } = pose[side];
     const lies = arm.hand !== undefined || (arm.flex ?? 0) < ARM_LIES;

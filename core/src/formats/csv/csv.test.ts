@@ -128,7 +128,10 @@ const person = fc.record(
     ratherNot: fc.uniqueArray(fc.constantFrom('kneeling', 'rolling', 'on-the-hands'), {
       minLength: 1,
     }),
-    emergency: fc.record({ name: fc.constantFrom('Jo', 'a sister'), phone: fc.constant('0100 22') }),
+    emergency: fc.record({
+      name: fc.constantFrom('Jo', 'a sister'),
+      phone: fc.constant('0100 22'),
+    }),
     consentOn: day,
     note: words(80),
   },

@@ -7,7 +7,10 @@ import type { Choice, HandChoice } from '@wrenfern/core/people/choice';
 import { standInsFor } from '@wrenfern/core/people/stand-ins';
 import { adviceOf } from '@wrenfern/core/people/advice';
 import { sayChoice } from '@wrenfern/core/people/say-choice';
+import type { Dose } from '@wrenfern/core/movement/dose';
 import type { ExerciseItem } from '@wrenfern/core/plan/plan';
+import { rulesOf } from '@wrenfern/core/plan/schools';
+import { doseOf } from '@wrenfern/core/plan/usual';
 import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { Button } from '../../parts/button.tsx';
 import { Figure } from '../../parts/figure.tsx';
@@ -28,7 +31,8 @@ export function ChoiceCell({ lesson, booked, item, choice, catalogue }: ChoiceCe
   const [open, setOpen] = useState(false);
   const exercise = catalogue.require(item.exercise);
   const first = booked.person.name.split(' ')[0] ?? booked.person.name;
-  const said = sayChoice(choice, exercise, catalogue);
+  const dose = doseOf(item, exercise, rulesOf(lesson.plan.school));
+  const said = sayChoice(choice, exercise, catalogue, dose);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger
@@ -49,11 +53,16 @@ export function ChoiceCell({ lesson, booked, item, choice, catalogue }: ChoiceCe
             {first} · {exercise.name} → {said}
           </h3>
           <DoneSo choice={choice} exercise={exercise} catalogue={catalogue} />
-          <WhyThis choice={choice} exercise={exercise} catalogue={catalogue} />
+          <WhyThis choice={choice} exercise={exercise} catalogue={catalogue} dose={dose} />
           {choice.onLeft ? (
             <>
               <h4 className="font-semibold">Left</h4>
-              <WhyThis choice={choice.onLeft} exercise={exercise} catalogue={catalogue} />
+              <WhyThis
+                choice={choice.onLeft}
+                exercise={exercise}
+                catalogue={catalogue}
+                dose={dose}
+              />
             </>
           ) : null}
           <ChooseAnother
@@ -77,7 +86,9 @@ function DoneSo({ choice, exercise, catalogue }: WhyProps) {
   const option = optionOf(target, choice.option);
   const aids = choice.how?.aids ?? [];
   const done = aidedOption(option, aids) ?? option;
-  return <Figure of={done} view={viewWith(target.view, aids)} width={150} height={84} className="mt-1" />;
+  return (
+    <Figure of={done} view={viewWith(target.view, aids)} width={150} height={84} className="mt-1" />
+  );
 }
 
 interface WhyProps {
@@ -87,8 +98,8 @@ interface WhyProps {
 }
 
 /** Why it is chosen, how far, and where it is felt. */
-function WhyThis({ choice, exercise, catalogue }: WhyProps) {
-  const { why, landmark, feltWhere } = adviceOf(choice, exercise, catalogue);
+function WhyThis({ choice, exercise, catalogue, dose }: WhyProps & { dose: Dose }) {
+  const { why, landmark, feltWhere } = adviceOf(choice, exercise, catalogue, dose);
   return (
     <div className="my-2 flex flex-col gap-1">
       <ul className="flex list-disc flex-col gap-1 pl-5">
@@ -115,6 +126,7 @@ function ChooseAnother({
 }: ChoiceCellProps & { done: () => void }) {
   const save = useSaveBooking(lesson.id);
   const exercise = catalogue.require(item.exercise);
+  const dose = doseOf(item, exercise, rulesOf(lesson.plan.school));
   const isByHand = booked.byHand[item.id] !== undefined;
   const swaps = standInsFor(exercise, catalogue)
     .slice(0, MOST_STAND_INS)
@@ -135,7 +147,7 @@ function ChooseAnother({
         : 'rest';
   const known = choices.some(({ value }) => value === current)
     ? choices
-    : [{ value: current, name: sayChoice(choice, exercise, catalogue) }, ...choices];
+    : [{ value: current, name: sayChoice(choice, exercise, catalogue, dose) }, ...choices];
   const choose = async (value: string) => {
     const saved = await save(booked, {
       choices: { ...booked.byHand, [item.id]: readChoice(value) },
