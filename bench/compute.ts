@@ -111,10 +111,10 @@ report(
   'a frame at 60 Hz: 16.7 ms',
 );
 
-/** A class of so many items, over all of the mat. */
-function wideClass(count: number): Plan {
+/** A class of so many items, over all of the mat, beginning somewhere. */
+function wideClass(count: number, from = 0): Plan {
   const mat = builtInExercises.filter(({ machine }) => machine === 'mat');
-  const slug = (index: number) => mat[index % mat.length]?.slug ?? 'clam';
+  const slug = (index: number) => mat[(from + index) % mat.length]?.slug ?? 'clam';
   const parts = Array.from({ length: Math.ceil(count / 80) }, (_, part) => ({
     id: `part-${part}`,
     name: 'Part',
@@ -130,7 +130,7 @@ function wideClass(count: number): Plan {
 }
 
 /** People of all levels: a third with no caution, the others with one, every fifth with two. */
-function peopleOf(count: number): Attendee[] {
+function peopleOf(count: number, from = 0): Attendee[] {
   const id = (index: number) => CAUTION_IDS[index % CAUTION_IDS.length] ?? 'wrist';
   return Array.from({ length: count }, (_, index) => ({
     person: Person.parse({
@@ -138,8 +138,8 @@ function peopleOf(count: number): Attendee[] {
       name: `Person ${index}`,
       level: 1 + (index % 4),
       cautions: [
-        ...(index % 3 === 0 ? [] : [{ caution: id(index * 5) }]),
-        ...(index % 5 === 0 ? [{ caution: id(index * 7 + 1) }] : []),
+        ...(index % 3 === 0 ? [] : [{ caution: id(from + index * 5) }]),
+        ...(index % 5 === 0 ? [{ caution: id(from + index * 7 + 1) }] : []),
       ],
     }),
   }));
@@ -156,6 +156,13 @@ for (const [people, count, wanted] of [
   choose();
   const firstMs = performance.now() - firstAt;
   report(`options of ${people} people at ${count} items, cold`, summarise([firstMs]), wanted);
+  const others = Array.from({ length: people > 100 ? 2 : 8 }, (_, at) => {
+    const [plan, whoever] = [wideClass(count, at * 13 + 5), peopleOf(people, at * 11 + 3)];
+    const before = performance.now();
+    chooseOptions(plan, whoever, builtInCatalogue, '2026-11-25');
+    return performance.now() - before;
+  });
+  report('another class with other people, for the first time', summarise(others), wanted);
   const again = Array.from({ length: people > 100 ? 4 : 40 }, () => {
     const before = performance.now();
     choose();

@@ -431,7 +431,7 @@ describe('what is chosen', () => {
           choose(exercise.slug, level, cautions),
         ];
         expect(two).toEqual(one);
-        expect(sayChoice(one, exercise, builtInCatalogue)).not.toMatch(CONDITIONS);
+        expect(sayChoice(one, exercise, builtInCatalogue, exercise.dose)).not.toMatch(CONDITIONS);
       }),
       RUNS,
     );

@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { countWords } from '../movement/words.ts';
 import { STRENGTHS, type NameSpring, type Springs, type Strength } from '../movement/gear.ts';
-import type { Person } from '../people/person.ts';
 import { GEAR_SECONDS, GearSeconds } from '../plan/timing/gear-seconds.ts';
 
 const named = z.string().trim().min(1, 'give it a name').max(40);
