@@ -38,6 +38,35 @@ const WRITTEN: [words: string, exercise: { dose: Dose }, dose: object][] = [
   ['8', breath, { kind: 'breaths', count: 8 }],
   ['5 breaths', lift, { kind: 'breaths', count: 5 }],
   ['45/15', lift, { kind: 'timed', onS: 45, offS: 15, rounds: 1 }],
+  [
+    '8 then hold 20 s',
+    lift,
+    { kind: 'repetitions', count: 8, then: [{ kind: 'hold', holdS: 20 }] },
+  ],
+  [
+    'hold 20 s, then 8, then 20 small',
+    plank,
+    {
+      kind: 'hold',
+      holdS: 20,
+      then: [
+        { kind: 'repetitions', count: 8 },
+        { kind: 'small', count: 20 },
+      ],
+    },
+  ],
+  [
+    '20 s then 20 s easier',
+    plank,
+    { kind: 'hold', holdS: 20, then: [{ kind: 'hold', holdS: 20, lower: true }] },
+  ],
+  [
+    '10 each, 6 on the left, right first',
+    clam,
+    { kind: 'repetitions', count: 10, sides: 'each', leftCount: 6, first: 'right' },
+  ],
+  ['about 20', lift, { kind: 'repetitions', count: 20, about: true }],
+  ['~6 breaths', breath, { kind: 'breaths', count: 6, about: true }],
   ['40/20 3 rounds', lift, { kind: 'timed', onS: 40, offS: 20, rounds: 3 }],
 ];
 
@@ -65,10 +94,30 @@ describe('a dose behind a name', () => {
       sides: fc.constantFrom('none', 'each', 'alternating', 'left', 'right'),
       directions: fc.integer({ min: 1, max: 2 }),
     };
+    const held = fc.record(
+      { kind: fc.constant('hold'), holdS: seconds, lower: fc.constant(true) },
+      { requiredKeys: ['kind', 'holdS'] },
+    );
+    const phase = fc.oneof(
+      held,
+      fc.record({ kind: fc.constant('small'), count }),
+      fc.record(
+        { kind: fc.constant('repetitions'), count, lower: fc.constant(true) },
+        { requiredKeys: ['kind', 'count'] },
+      ),
+    );
+    const more = {
+      then: fc.option(fc.array(phase, { minLength: 1, maxLength: 4 }), { nil: undefined }),
+      first: fc.constantFrom('left', 'right', undefined),
+    };
+    const counted = {
+      leftCount: fc.option(count, { nil: undefined }),
+      about: fc.constantFrom(true, undefined),
+    };
     const any = fc.oneof(
-      fc.record({ kind: fc.constant('repetitions'), count, ...shared }),
-      fc.record({ kind: fc.constant('breaths'), count, ...shared }),
-      fc.record({ kind: fc.constant('hold'), holdS: seconds, count, ...shared }),
+      fc.record({ kind: fc.constant('repetitions'), count, ...shared, ...more, ...counted }),
+      fc.record({ kind: fc.constant('breaths'), count, ...shared, ...more, ...counted }),
+      fc.record({ kind: fc.constant('hold'), holdS: seconds, count, ...shared, ...more }),
       fc.record({ kind: fc.constant('free'), durationS: seconds, ...shared }),
       fc.record({
         kind: fc.constant('timed'),

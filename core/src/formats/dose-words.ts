@@ -1,4 +1,5 @@
-import type { Dose } from '../movement/dose.ts';
+import { describeMore, type Dose, type Phase } from '../movement/dose.ts';
+import type { Side } from '../movement/vocabulary.ts';
 import type { Exercise } from '../movement/exercise.ts';
 
 /** What was understood of the words behind an exercise's name, and what was not. */
@@ -21,6 +22,9 @@ interface Found {
   isHold?: boolean;
   isFree?: boolean;
   isCounted?: boolean;
+  leftCount?: number;
+  first?: Side;
+  isAbout?: boolean;
 }
 
 type Take = (groups: string[]) => Found;
@@ -29,6 +33,9 @@ const n = (text: string | undefined) => Number(text);
 
 /** Ways of writing a dose, the longer ones first; what is taken is gone for those after it. */
 const WAYS: readonly [pattern: RegExp, take: Take][] = [
+  [/(\d+) on the left\b/, ([count]) => ({ leftCount: n(count) })],
+  [/\b(left|right) (?:side )?first\b/, ([side]) => ({ first: side === 'left' ? 'left' : 'right' })],
+  [/(?:\b(?:about|around|roughly)|~)(?=\s*\d)/, () => ({ isAbout: true })],
   [/(\d+)\s*(?:sets? of|[x×]|\*)\s*(?=\d|hold|once|free)/, ([sets]) => ({ sets: n(sets) })],
   [/(\d+)\s*s on,? (\d+)\s*s to change/, ([on, off]) => ({ on: n(on), off: n(off) })],
   [/(\d+)\s*\/\s*(\d+)(?:\s*s\b)?/, ([on, off]) => ({ on: n(on), off: n(off) })],
@@ -70,7 +77,35 @@ const SECONDS_FROM = 10;
 
 /** Reads a dose in any usual way of writing; what an exercise usually is decides what a number counts. */
 export function readDose(words: string, exercise: Pick<Exercise, 'dose'>): DoseRead {
-  let rest = ` ${words.toLowerCase()} `;
+  const [main = '', ...behind] = words.toLowerCase().split(THEN);
+  const phases = behind.map(readPhase);
+  // What follows is left alone where any of it is not understood.
+  const isRead = phases.every((phase) => phase !== undefined);
+  const read = readAmount(isRead ? main : words.toLowerCase(), exercise);
+  const { dose } = read;
+  if (!isRead || phases.length === 0 || !dose) return read;
+  if (dose.kind === 'timed' || dose.kind === 'free') return { dose, rest: behind.join(' ') };
+  return { ...read, dose: { ...dose, then: phases } };
+}
+
+const THEN = /[,;]?\s*\bthen\b\s*/;
+
+/** "hold 20 s", "20 small", "4 more", "6 an option lower"; undefined where it is none of these. */
+function readPhase(words: string): Phase | undefined {
+  const text = words.trim().replace(/[.,;]+$/, '');
+  const lower = /\s*\b(?:an option lower|easier)$/;
+  const [isLower, bare] = [lower.test(text), text.replace(lower, '')];
+  const low = isLower ? { lower: true as const } : {};
+  const held = /^(?:hold\s*)?(\d+)\s*(?:s|sec|secs|seconds)$/.exec(bare);
+  if (held) return { kind: 'hold', holdS: n(held[1]), ...low };
+  const small = /^(\d+)\s*(?:small(?: ones)?|pulses?)$/.exec(bare);
+  if (small && !isLower) return { kind: 'small', count: n(small[1]) };
+  const more = /^(\d+)\s*(?:more|times|x|×)?$/.exec(bare);
+  return more ? { kind: 'repetitions', count: n(more[1]), ...low } : undefined;
+}
+
+function readAmount(words: string, exercise: Pick<Exercise, 'dose'>): DoseRead {
+  let rest = ` ${words} `;
   const found: Found = {};
   for (const [pattern, take] of WAYS) {
     const match = pattern.exec(rest);
@@ -91,6 +126,11 @@ export function readDose(words: string, exercise: Pick<Exercise, 'dose'>): DoseR
 
 function doseFrom(found: Found, usual: Dose): Dose | undefined {
   if (Object.keys(found).length === 0) return undefined;
+  const counted = {
+    ...(found.leftCount === undefined ? {} : { leftCount: found.leftCount }),
+    ...(found.isAbout ? { about: true as const } : {}),
+  };
+  const first = found.first ? { first: found.first } : {};
   const shared = {
     sets: found.sets ?? 1,
     sides: found.sides ?? usual.sides,
@@ -100,7 +140,9 @@ function doseFrom(found: Found, usual: Dose): Dose | undefined {
     const { on, off = 0, rounds = 1 } = found;
     return { kind: 'timed', onS: on, offS: off, rounds, ...shared };
   }
-  if (found.breaths !== undefined) return { kind: 'breaths', count: found.breaths, ...shared };
+  if (found.breaths !== undefined) {
+    return { kind: 'breaths', count: found.breaths, ...shared, ...counted, ...first };
+  }
   if (found.seconds !== undefined) {
     if (found.isFree || (usual.kind === 'free' && !found.isHold)) {
       return { kind: 'free', durationS: found.seconds, ...shared };
@@ -108,22 +150,22 @@ function doseFrom(found: Found, usual: Dose): Dose | undefined {
     // "20 s twice" is two holds; sets are for what is counted.
     const count = (found.count ?? 1) * (found.count === undefined ? shared.sets : 1);
     const sets = found.count === undefined ? 1 : shared.sets;
-    return { kind: 'hold', holdS: found.seconds, count, ...shared, sets };
+    return { kind: 'hold', holdS: found.seconds, count, ...shared, ...first, sets };
   }
   if (found.count === undefined) return { ...usual, ...shared };
   const { count } = found;
-  if (found.isCounted) return { kind: 'repetitions', count, ...shared };
+  if (found.isCounted) return { kind: 'repetitions', count, ...shared, ...counted, ...first };
   switch (usual.kind) {
     case 'hold':
       return count >= SECONDS_FROM
-        ? { ...usual, ...shared, holdS: count }
-        : { ...usual, ...shared, count };
+        ? { ...usual, ...shared, ...first, holdS: count }
+        : { ...usual, ...shared, ...first, count };
     case 'breaths':
-      return { kind: 'breaths', count, ...shared };
+      return { kind: 'breaths', count, ...shared, ...counted, ...first };
     case 'free':
       return { kind: 'free', durationS: count, ...shared };
     default:
-      return { kind: 'repetitions', count, ...shared };
+      return { kind: 'repetitions', count, ...shared, ...counted, ...first };
   }
 }
 
@@ -132,7 +174,8 @@ export function writeDose(dose: Dose, { dose: usual }: Pick<Exercise, 'dose'>): 
   const sets = dose.sets > 1 ? `${dose.sets} × ` : '';
   const ways = dose.directions === 2 ? ' each way' : usual.directions === 2 ? ' one way' : '';
   const sides = dose.sides === 'none' && usual.sides !== 'none' ? ', together' : SIDES[dose.sides];
-  return `${sets}${amountOf(dose, usual)}${ways}${sides}`;
+  const about = 'about' in dose && dose.about ? 'about ' : '';
+  return `${sets}${about}${amountOf(dose, usual)}${ways}${sides}${describeMore(dose)}`;
 }
 
 function amountOf(dose: Dose, usual: Dose): string {

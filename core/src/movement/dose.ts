@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Sides } from './vocabulary.ts';
+import { Side, Sides } from './vocabulary.ts';
 
 const count = z.number().int().min(1).max(200);
 const seconds = z.number().int().min(1).max(3600);
@@ -13,12 +13,37 @@ const shared = {
   directions: z.number().int().min(1).max(2).default(1),
 };
 
+/** An option lower than the one that somebody does: so many full, the rest easier. */
+const lower = z.literal(true).optional();
+
+/** What follows a dose without a break, on the same side: a hold at the end, small ones, the rest an option lower. */
+export const Phase = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('repetitions'), count, lower }),
+  z.strictObject({ kind: z.literal('small'), count }),
+  z.strictObject({ kind: z.literal('hold'), holdS: seconds, lower }),
+]);
+export type Phase = z.infer<typeof Phase>;
+
+export const MOST_PHASES = 4;
+
+/** Of what is counted or held; timed sets and free time follow the clock. */
+const counted = {
+  ...shared,
+  then: z.array(Phase).min(1).max(MOST_PHASES).optional(),
+  /** Which side begins, where the sides follow each other; the left when left out. */
+  first: Side.optional(),
+};
+/** How many on the left where that is not as on the right. */
+const leftCount = count.optional();
+/** Nobody counts: so many, more or less. */
+const about = z.literal(true).optional();
+
 /** How much of an exercise is done. Seconds carry `S` in their name. */
 export const Dose = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('repetitions'), count, ...shared }),
-  z.strictObject({ kind: z.literal('breaths'), count, ...shared }),
+  z.strictObject({ kind: z.literal('repetitions'), count, leftCount, about, ...counted }),
+  z.strictObject({ kind: z.literal('breaths'), count, leftCount, about, ...counted }),
   /** `count` holds of `holdS` each. */
-  z.strictObject({ kind: z.literal('hold'), holdS: seconds, count: count.default(1), ...shared }),
+  z.strictObject({ kind: z.literal('hold'), holdS: seconds, count: count.default(1), ...counted }),
   /** Work for `onS`, change for `offS`, `rounds` times (each side counts its own rounds). */
   z.strictObject({
     kind: z.literal('timed'),
@@ -107,7 +132,32 @@ export function describeDose(dose: Dose): string {
   const amount = describeAmount(dose);
   const ways = dose.directions === 2 ? ' each way' : '';
   const sets = dose.sets > 1 ? `${dose.sets} × ` : '';
-  return `${sets}${amount}${ways}${SIDE_WORDS[dose.sides]}`;
+  return `${sets}${amount}${ways}${SIDE_WORDS[dose.sides]}${describeMore(dose)}`;
+}
+
+/** What is said behind the amount and its sides: ", 6 on the left, right first, then hold 20 s, then 20 small". */
+export function describeMore(dose: Dose): string {
+  if (dose.kind === 'timed' || dose.kind === 'free') return '';
+  const isCounted = dose.kind !== 'hold';
+  return [
+    ...(isCounted && dose.leftCount !== undefined ? [`${dose.leftCount} on the left`] : []),
+    ...(dose.first ? [`${dose.first} first`] : []),
+    ...(dose.then ?? []).map((phase) => `then ${describePhase(phase)}`),
+  ]
+    .map((words) => `, ${words}`)
+    .join('');
+}
+
+/** "hold 20 s", "20 small", "4 an option lower". */
+export function describePhase(phase: Phase): string {
+  switch (phase.kind) {
+    case 'repetitions':
+      return `${phase.count}${phase.lower ? ' an option lower' : ' more'}`;
+    case 'small':
+      return `${phase.count} small`;
+    case 'hold':
+      return `hold ${phase.holdS} s${phase.lower ? ' an option lower' : ''}`;
+  }
 }
 
 const SIDE_WORDS: Record<Sides, string> = {
@@ -121,10 +171,10 @@ const SIDE_WORDS: Record<Sides, string> = {
 function describeAmount(dose: Dose): string {
   switch (dose.kind) {
     case 'repetitions':
-      if (isTwoSided(dose)) return String(dose.count);
-      return dose.count === 1 ? 'once' : `${dose.count} times`;
+      if (isTwoSided(dose)) return `${dose.about ? 'about ' : ''}${dose.count}`;
+      return dose.count === 1 ? 'once' : `${dose.about ? 'about ' : ''}${dose.count} times`;
     case 'breaths':
-      return `${dose.count} ${dose.count === 1 ? 'breath' : 'breaths'}`;
+      return `${dose.about ? 'about ' : ''}${dose.count} ${dose.count === 1 ? 'breath' : 'breaths'}`;
     case 'hold':
       return dose.count === 1 ? `hold ${dose.holdS} s` : `${dose.count} holds of ${dose.holdS} s`;
     case 'timed':

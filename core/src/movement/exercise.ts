@@ -57,6 +57,8 @@ const FoundationDepth = z.strictObject({ foundation: Foundation, depth: Depth })
 /** Start, reach, other end: an option is drawn and weighed from these. */
 const poses = z.array(KeyPose).min(1).max(4);
 
+const around = z.number().int().min(1).max(60);
+
 /** One way of doing an exercise, one change away from its neighbours. */
 export const Option = z.strictObject({
   number: OptionNumber,
@@ -76,6 +78,9 @@ export const Option = z.strictObject({
   /** Only where this option is dosed, paced, placed or loaded differently from its exercise. */
   dose: Dose.optional(),
   tempo: Tempo.optional(),
+  /** Seconds into the shape that a set is done in, and out of it, on each side: rolling up to a bridge. */
+  entryS: around.optional(),
+  exitS: around.optional(),
   position: Position.optional(),
   spineLoad: SpineLoad.optional(),
   moves: z.array(SpineMove).max(FEW).optional(),

@@ -81,6 +81,7 @@ function clockIn(
       tempo: kindOfPace(item, exercise, option),
       position,
       breathing: breathingOf(item, exercise, option, undefined),
+      around: option,
       firstMoreS: 0,
       pace: STEADY_PACE,
     }),

@@ -68,6 +68,8 @@ const WrittenOption = z.strictObject({
   settings: option.settings,
   dose: option.dose,
   tempo: option.tempo,
+  entryS: option.entryS,
+  exitS: option.exitS,
   position: option.position,
   spineLoad: option.spineLoad,
   moves: option.moves,

@@ -74,6 +74,8 @@ function writeOption(
     settings: ownSettings(option.settings, settings),
     dose: option.dose ? writeDose(option.dose) : undefined,
     tempo: option.tempo,
+    entryS: option.entryS,
+    exitS: option.exitS,
     position: option.position,
     spineLoad: option.spineLoad,
     moves: option.moves,

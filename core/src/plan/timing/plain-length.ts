@@ -34,6 +34,7 @@ function plainParts(exercise: Exercise, option: Option, moreS: number): LoosePar
     tempo: kindOfPace({}, exercise, option),
     position: option.position ?? exercise.position,
     breathing: breathingOf({}, exercise, option, undefined),
+    around: option,
     firstMoreS: moreS,
     pace: STEADY_PACE,
   });

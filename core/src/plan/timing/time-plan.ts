@@ -263,6 +263,7 @@ function work(prepared: Prepared, telling: Telling, plan: Plan, walk: Walk): Loo
       dose: how,
       tempo: kindOfPace(item, exercise, done),
       position: stance.position,
+      around: done,
       breathing: breathingOf(item, exercise, done, plan.style),
       firstMoreS: moreS,
       pace,

@@ -17,6 +17,8 @@ export interface TimedPart {
   /** Left out when the part belongs to no side; `alternating` changes side every repetition. */
   side?: Side | 'alternating';
   set?: number;
+  /** What it is, where it follows the dose without a break: "20 small". */
+  phase?: string;
   /** The option, where an item is made of several variants. */
   variant?: number;
   startS: number;

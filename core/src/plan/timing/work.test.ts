@@ -11,6 +11,7 @@ function work(
     position?: Position;
     firstMoreS?: number;
     pace?: Pace;
+    around?: { entryS: number; exitS: number };
   } = {},
 ) {
   return workParts({
@@ -41,6 +42,58 @@ describe('workParts', () => {
     expect(
       work({ kind: 'repetitions', count: 8 }, { tempo: 'pulse', firstMoreS: 13 })[0],
     ).toMatchObject({ durationS: 6 });
+  });
+
+  it('goes on without a break: a hold at the end, small ones, on each side', () => {
+    const parts = work({
+      kind: 'repetitions',
+      count: 8,
+      sides: 'each',
+      then: [
+        { kind: 'hold', holdS: 20 },
+        { kind: 'small', count: 20 },
+        { kind: 'repetitions', count: 4, lower: true },
+      ],
+    });
+    // By hand: 8 x 4.7 = 37.6, 20, 20 x 0.8 = 16, 4 x 4.7 = 18.8; and the same on the other side.
+    expect(parts.map(({ side, durationS, phase }) => [side, durationS, phase])).toEqual([
+      ['left', 38, undefined],
+      ['left', 20, 'hold 20 s'],
+      ['left', 16, '20 small'],
+      ['left', 19, '4 an option lower'],
+      [undefined, 7, undefined],
+      ['right', 38, undefined],
+      ['right', 20, 'hold 20 s'],
+      ['right', 16, '20 small'],
+      ['right', 19, '4 an option lower'],
+    ]);
+  });
+
+  it('counts the left by its own count, and begins on the side that is said', () => {
+    const dose = { kind: 'repetitions', count: 10, sides: 'each', leftCount: 6, first: 'right' };
+    const parts = work(dose).filter(({ kind }) => kind === 'work');
+    expect(parts.map(({ side, count }) => [side, count])).toEqual([
+      ['right', 10],
+      ['left', 6],
+    ]);
+    expect(work({ ...dose, sides: 'left' })[0]?.count).toBe(6);
+    expect(work({ ...dose, sides: 'right' })[0]?.count).toBe(10);
+  });
+
+  it('gets into the shape of the set and out of it once on each side', () => {
+    const parts = work(
+      { kind: 'repetitions', count: 8, sides: 'each' },
+      { around: { entryS: 11, exitS: 9 } },
+    );
+    expect(parts.map(({ side, durationS }) => [side, durationS])).toEqual([
+      ['left', 11],
+      ['left', 38],
+      ['left', 9],
+      [undefined, 7],
+      ['right', 11],
+      ['right', 38],
+      ['right', 9],
+    ]);
   });
 
   it('gives the second side the same repetitions, untaught, after a change', () => {

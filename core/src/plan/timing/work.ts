@@ -1,4 +1,5 @@
-import type { Dose } from '../../movement/dose.ts';
+import { describePhase, type Dose } from '../../movement/dose.ts';
+import type { Option } from '../../movement/exercise.ts';
 import type { Position, Side, Tempo } from '../../movement/vocabulary.ts';
 import { REPETITION, SET_UP, talkFactor, type Pace } from './pace.ts';
 import { repetitionPace, type Breathing } from './repetition.ts';
@@ -12,6 +13,8 @@ interface WorkInput {
   tempo: Tempo;
   position: Position;
   breathing: Breathing;
+  /** Into the shape of the set, and out of it. */
+  around?: Pick<Option, 'entryS' | 'exitS'>;
   /** Seconds that the first repetition takes more, while it is told. */
   firstMoreS: number;
   pace: Pace;
@@ -23,11 +26,11 @@ export function workParts(input: WorkInput): LoosePart[] {
   const parts: LoosePart[] = [];
   for (let set = 1; set <= dose.sets; set += 1) {
     if (set > 1 && dose.kind !== 'timed') parts.push(betweenSets(input.pace));
-    const sides = sidesOf(dose);
+    const sides = sidesInTurn(dose);
     sides.forEach((side, index) => {
       if (index > 0 && dose.kind !== 'timed') parts.push(sideChange(input));
       const isFirst = set === 1 && index === 0;
-      for (const part of block(input, isFirst)) {
+      for (const part of around(input, [...block(input, isFirst, side), ...phasesOf(input)])) {
         if (side) part.side = side;
         if (dose.sets > 1) part.set = set;
         parts.push(part);
@@ -37,10 +40,29 @@ export function workParts(input: WorkInput): LoosePart[] {
   return parts;
 }
 
-function sidesOf(dose: Dose): (Side | 'alternating' | undefined)[] {
+/** Getting into the shape that the set is done in and out of it again, once for all of the set. */
+function around({ around: way = {}, pace }: WorkInput, set: LoosePart[]): LoosePart[] {
+  const move = (seconds: number | undefined, words: string): LoosePart[] =>
+    seconds === undefined
+      ? []
+      : [
+          {
+            kind: 'work',
+            startS: 0,
+            durationS: Math.round(seconds * pace.workFactor),
+            phase: words,
+            reason: `${words} ${seconds} s, once`,
+            source: pace.workFactor === 1 ? 'common practice' : 'your pace',
+            varies: 'work',
+          },
+        ];
+  return [...move(way.entryS, 'into it'), ...set, ...move(way.exitS, 'out of it')];
+}
+
+function sidesInTurn(dose: Dose): (Side | 'alternating' | undefined)[] {
   switch (dose.sides) {
     case 'each':
-      return ['left', 'right'];
+      return 'first' in dose && dose.first === 'right' ? ['right', 'left'] : ['left', 'right'];
     case 'alternating':
       return ['alternating'];
     case 'none':
@@ -50,12 +72,16 @@ function sidesOf(dose: Dose): (Side | 'alternating' | undefined)[] {
   }
 }
 
-function block(input: WorkInput, isFirst: boolean): LoosePart[] {
+function block(
+  input: WorkInput,
+  isFirst: boolean,
+  side: Side | 'alternating' | undefined,
+): LoosePart[] {
   const { dose } = input;
   switch (dose.kind) {
     case 'repetitions':
     case 'breaths':
-      return [counted(input, isFirst)];
+      return [counted(input, isFirst, side)];
     case 'hold':
       return [held(dose, input.tempo)];
     case 'free':
@@ -75,7 +101,11 @@ function block(input: WorkInput, isFirst: boolean): LoosePart[] {
 }
 
 /** Repetitions at the pace of their kind; the first is slower while it is being told. */
-function counted(input: WorkInput, isFirst: boolean): LoosePart {
+function counted(
+  input: WorkInput,
+  isFirst: boolean,
+  side: Side | 'alternating' | undefined,
+): LoosePart {
   const { dose, pace, breathing } = input;
   if (dose.kind !== 'repetitions' && dose.kind !== 'breaths') throw new Error('not a counted dose');
   const isBreaths = dose.kind === 'breaths';
@@ -83,7 +113,8 @@ function counted(input: WorkInput, isFirst: boolean): LoosePart {
   const { eachS, isBreathStated, reason, source } = repetitionPace(tempo, breathing, pace);
   const moreS = isFirst && tempo !== 'pulse' ? input.firstMoreS * pace.workFactor : 0;
   const bothSides = dose.sides === 'alternating' ? 2 : 1;
-  const count = dose.count * dose.directions * bothSides;
+  const own = side === 'left' ? (dose.leftCount ?? dose.count) : dose.count;
+  const count = own * dose.directions * bothSides;
   const noun = isBreaths ? 'breaths' : 'repetitions';
   const first = moreS === 0 ? '' : `; the first takes ${show(moreS)} s more while it is told`;
   return {
@@ -97,6 +128,49 @@ function counted(input: WorkInput, isFirst: boolean): LoosePart {
     source,
     varies: isBreathStated ? 'work' : 'open work',
   };
+}
+
+/** What follows without a break: nothing is set up between, nothing is told. */
+function phasesOf(input: WorkInput): LoosePart[] {
+  const { dose } = input;
+  if (dose.kind === 'timed' || dose.kind === 'free') return [];
+  return (dose.then ?? []).map((phase): LoosePart => {
+    const words = describePhase(phase);
+    if (phase.kind === 'hold') {
+      return {
+        kind: 'work',
+        startS: 0,
+        durationS: phase.holdS,
+        count: 1,
+        firstS: phase.holdS,
+        eachS: phase.holdS,
+        phase: words,
+        reason: `then ${words}, as set`,
+        source: 'set in the plan',
+        varies: 'clock',
+      };
+    }
+    const tempo: Tempo = phase.kind === 'small' ? 'pulse' : input.tempo;
+    const { eachS, isBreathStated, reason, source } = repetitionPace(
+      tempo,
+      input.breathing,
+      input.pace,
+    );
+    const bothSides = dose.sides === 'alternating' ? 2 : 1;
+    const count = phase.count * bothSides;
+    return {
+      kind: 'work',
+      startS: 0,
+      durationS: Math.round(count * eachS),
+      count,
+      firstS: eachS,
+      eachS,
+      phase: words,
+      reason: `then ${words} at ${show(eachS)} s (${reason})`,
+      source,
+      varies: isBreathStated ? 'work' : 'open work',
+    };
+  });
 }
 
 /** As long as is set; a shape that is reached for takes its way in and out. */

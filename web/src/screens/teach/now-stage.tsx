@@ -161,6 +161,7 @@ function Count({ now }: { now: NowView }) {
       )}
       {side ? <p className="mt-1 text-2xl font-semibold text-fern">{side}</p> : null}
       {part?.side === 'alternating' ? <p className="mt-1 text-xl text-soft">alternating</p> : null}
+      {part?.phase ? <p className="text-xl font-semibold text-fern">{part.phase}</p> : null}
       {part?.set ? <p className="text-xl text-soft">set {part.set}</p> : null}
     </div>
   );

@@ -4,6 +4,7 @@ import type { Sides } from '@wrenfern/core/movement/vocabulary';
 import { Select } from '../../../parts/select.tsx';
 import { Stepper } from '../../../parts/stepper.tsx';
 import { WorkAndChange } from '../../../parts/work-and-change.tsx';
+import { PhasesEditor } from './phases-editor.tsx';
 
 const KINDS: { value: DoseKind; name: string }[] = [
   { value: 'repetitions', name: 'repetitions' },
@@ -21,7 +22,7 @@ const SIDES: { value: Sides; name: string }[] = [
   { value: 'right', name: 'right only' },
 ];
 
-/** The dose of one item; sides share one dose, so they stay equal. */
+/** The dose of one item; sides share one dose, so they stay equal where nobody says otherwise. */
 export function DoseEditor({
   dose,
   exercise,
@@ -55,6 +56,9 @@ export function DoseEditor({
           onChange={(sets) => onChange({ ...dose, sets })}
         />
       </div>
+      {dose.kind === 'timed' || dose.kind === 'free' ? null : (
+        <PhasesEditor dose={dose} onChange={onChange} />
+      )}
       {dose.kind === exercise.dose.kind ? (
         <p className="text-[0.8125rem] text-soft">
           Usual: {exercise.usual.least} to {exercise.usual.most}
