@@ -34,6 +34,7 @@ import {
   StandingGroup,
   StandingGroups,
 } from './people.ts';
+import { WallAddress, WallDoor } from './wall.ts';
 import { ClassList, ReadyClasses } from './class-cards.ts';
 import {
   DeskClasses,
@@ -103,6 +104,10 @@ export const ANSWERS = {
   'GET /classes/:id/events': read(ClassEvents),
   'POST /classes/:id/events': made(EventsTaken),
   'GET /classes/:id/events/stream': file('text/event-stream'),
+  'GET /classes/:id/wall': read(WallDoor),
+  'POST /classes/:id/wall': made(WallAddress),
+  'DELETE /classes/:id/wall': DONE,
+  'GET /wall/:token/stream': file('text/event-stream'),
   'GET /classes/:id/note': read(ClassNote),
   'PUT /classes/:id/note': read(ClassNote),
 

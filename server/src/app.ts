@@ -29,6 +29,7 @@ import { studioRouter } from './api/studio.ts';
 import { teamRouter } from './api/team.ts';
 import { todayRouter } from './api/today.ts';
 import { trailRouter } from './api/trail.ts';
+import { wallRouter } from './api/wall.ts';
 import { wastebasketRouter } from './api/wastebasket.ts';
 import { weekRouter } from './api/week.ts';
 import { createProof } from './auth/prove-password.ts';
@@ -96,6 +97,7 @@ export function createApp(parts: AppParts): Express {
     classPlanRouter(),
     classPeopleRouter(),
     classLogRouter(parts.follower),
+    wallRouter(parts.follower),
     deskRouter(parts.key),
     exercisesRouter(),
     feedsRouter(),

@@ -51,6 +51,10 @@ export const ACCESS = {
   'GET /classes/:id/events': TEACHERS,
   'POST /classes/:id/events': TEACHERS,
   'GET /classes/:id/events/stream': TEACHERS,
+  'GET /classes/:id/wall': TEACHERS,
+  'POST /classes/:id/wall': TEACHERS,
+  'DELETE /classes/:id/wall': TEACHERS,
+  'GET /wall/:token/stream': 'anyone',
   'GET /classes/:id/note': TEACHERS,
   'PUT /classes/:id/note': TEACHERS,
 

@@ -17,6 +17,7 @@ export const router = createBrowserRouter([
     children: [
       { path: '/sign-in', lazy: () => import('../screens/sign-in/sign-in.tsx') },
       { path: '/demo', lazy: () => import('../screens/sign-in/demo-door.tsx') },
+      { path: '/wall/:token', lazy: () => import('../screens/wall/wall.tsx') },
       { path: '/join', lazy: () => import('../screens/sign-in/join.tsx') },
       {
         element: <Shell />,

@@ -14,4 +14,5 @@ export const CHECKSUMS = {
   '0009-kept-plans-and-groups': 'e706217cb0e1962fc4c5e738716b5561779cae7cc5c61fbe257ba788882d9047',
   '0010-who-teaches-feeds-desk': '2c466a4a51b58dfd5b5caf81e23ca0ea6ac825b07795dc793f8b258f40a42bb7',
   '0011-own-bounds': 'b60b30e884bb63554f04b5c201bba14eebfcc3b259fbfca6538cf52309a66139',
+  '0012-wall': 'd08de0d9ac9eaff1470a81d78a6f3607eccd8c7fcebb43fbf6e87e2bf3aea528',
 } as const;

@@ -41,6 +41,9 @@ export class ClassRow extends Model<InferAttributes<ClassRow>, InferCreationAttr
   declare calledOff: CreationOptional<string | null>;
   /** Seconds from start to end, once it was taught to the end. */
   declare tookS: CreationOptional<number | null>;
+  /** Of the address at which the room follows it, and since when; null while nobody may. */
+  declare wallHash: CreationOptional<string | null>;
+  declare wallSince: CreationOptional<Date | null>;
   declare deletedAt: CreationOptional<Date | null>;
   declare createdAt: CreationOptional<Date>;
   declare updatedAt: CreationOptional<Date>;
@@ -148,6 +151,8 @@ export function bindClasses(sequelize: Sequelize): void {
       keptPlanId: DataTypes.UUID,
       calledOff: DataTypes.STRING(200),
       tookS: DataTypes.INTEGER,
+      wallHash: DataTypes.STRING(64),
+      wallSince: moment,
       deletedAt: moment,
       createdAt: moment,
       updatedAt: moment,

@@ -11,7 +11,7 @@ import { describeItemDose } from '@wrenfern/core/plan/variants';
 import type { BookedPerson, WholeClass } from '@wrenfern/contract/classes';
 import { Figure } from '../../parts/figure.tsx';
 import { IconButton } from '../../parts/icon-button.tsx';
-import { versionTitle } from '../../parts/version-title.ts';
+import { versionTitle } from '@wrenfern/core/people/version-title';
 import { ChoiceCell } from './choice-cell.tsx';
 import { ForEverybody } from './for-everybody.tsx';
 import type { OptionsProps } from './options-props.ts';

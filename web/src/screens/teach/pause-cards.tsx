@@ -12,7 +12,7 @@ import type { ReactNode } from 'react';
 import type { WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
 import { Figure } from '../../parts/figure.tsx';
-import { versionTitle } from '../../parts/version-title.ts';
+import { versionTitle } from '@wrenfern/core/people/version-title';
 
 interface PauseProps {
   lesson: WholeClass;

@@ -9,6 +9,7 @@ import { Button } from '../../parts/button.tsx';
 import { Sheet } from '../../parts/dialog.tsx';
 import { saveFile } from '../../parts/save-file.ts';
 import { useChime } from './use-chime.ts';
+import { WallDoorButton } from './wall-door.tsx';
 import type { Run } from './use-run.ts';
 
 /** Behind or ahead by less than this is on time. */
@@ -53,6 +54,7 @@ export function TeachTop({
       >
         {chime.isOn ? <Bell size={20} aria-hidden /> : <BellOff size={20} aria-hidden />}
       </button>
+      <WallDoorButton classId={lesson.id} />
       {document.fullscreenEnabled ? (
         <button
           type="button"

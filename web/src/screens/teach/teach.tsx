@@ -13,6 +13,7 @@ import { Button, buttonClass } from '../../parts/button.tsx';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
 import { minutes } from '../../parts/dates.ts';
+import { useStayAwake } from '../../parts/stay-awake.ts';
 import { eachTime } from '@wrenfern/core/people/attendee';
 import { planAsOccurrences } from '@wrenfern/core/plan/occurrences';
 import type { Plan } from '@wrenfern/core/plan/plan';
@@ -237,13 +238,4 @@ function After({ lesson }: { lesson: WholeClass }) {
       </div>
     </main>
   );
-}
-
-/** Keeps the tablet from dimming, where the browser can. */
-function useStayAwake(active: boolean) {
-  useEffect(() => {
-    if (!active || !('wakeLock' in navigator)) return;
-    const lock = navigator.wakeLock.request('screen').catch(() => undefined); // Refused on low battery.
-    return () => void lock.then((held) => held?.release());
-  }, [active]);
 }

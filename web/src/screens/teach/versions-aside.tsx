@@ -19,7 +19,7 @@ import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { GearNext } from './gear-now.tsx';
 import { ThenCard } from './pause-cards.tsx';
 import { PersonChip, type Doing } from './person-chip.tsx';
-import { versionTitle } from '../../parts/version-title.ts';
+import { versionTitle } from '@wrenfern/core/people/version-title';
 import type { Run } from './use-run.ts';
 
 interface AsideProps {

@@ -1,8 +1,8 @@
 import { expect, it } from 'vitest';
-import { builtInCatalogue } from '@wrenfern/library';
+import { builtInCatalogue } from './index.ts';
 import type { Choice } from '@wrenfern/core/people/choice';
 import { Item } from '@wrenfern/core/plan/plan';
-import { versionTitle } from './version-title.ts';
+import { versionTitle } from '@wrenfern/core/people/version-title';
 
 const footwork = builtInCatalogue.require('footwork');
 const item = (more: object = {}) =>

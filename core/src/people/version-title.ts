@@ -1,7 +1,7 @@
-import { aidOf } from '@wrenfern/core/body/aids/aids';
-import type { Exercise } from '@wrenfern/core/movement/exercise';
-import type { Choice } from '@wrenfern/core/people/choice';
-import type { Item } from '@wrenfern/core/plan/plan';
+import { aidOf } from '../body/aids/aids.ts';
+import type { Exercise } from '../movement/exercise.ts';
+import type { Choice } from './choice.ts';
+import type { Item } from '../plan/plan.ts';
 
 /** What a version of an item is called: of a series that all do, no single variant speaks for it. */
 export function versionTitle(item: Item | undefined, choice: Choice, target?: Exercise): string {
