@@ -56,6 +56,13 @@ export const LiveEvent = z.discriminatedUnion('type', [
     remedy: Remedy,
     ...shared,
   }),
+  /** How hard the class was for somebody, as they say: 0 rest to 10 all they had. */
+  z.strictObject({
+    type: z.literal('effort'),
+    personId: Id,
+    rating: z.number().int().min(0).max(10),
+    ...shared,
+  }),
   /** What comes is made shorter or longer; what has been begun stays as it is. */
   z.strictObject({ type: z.literal('change'), edit: LengthEdit, ...shared }),
   /** What was pressed by mistake counts no more: what was noted down, not where the class stands. */
@@ -71,10 +78,17 @@ export const LiveEvent = z.discriminatedUnion('type', [
 export type LiveEvent = z.infer<typeof LiveEvent>;
 
 /** Presses about one person; whoever they are is taken along, or out, by this alone. */
-export type PersonEvent = Extract<LiveEvent, { personId: string }>;
+type AboutPerson = Extract<LiveEvent, { personId: string }>;
 
-export function isAboutPerson(event: LiveEvent): event is PersonEvent {
+/** Of these, what is about them at an item. */
+export type PersonEvent = Extract<AboutPerson, { itemId: string }>;
+
+export function isAboutPerson(event: LiveEvent): event is AboutPerson {
   return 'personId' in event;
+}
+
+export function isAtItem(event: LiveEvent): event is PersonEvent {
+  return isAboutPerson(event) && 'itemId' in event;
 }
 
 /** The option that a press puts somebody to, by itself or for what was seen; undefined where it puts nobody anywhere. */
@@ -93,6 +107,7 @@ const TAKEN_BACK: ReadonlySet<LiveEvent['type']> = new Set([
   'extend',
   'change',
   'note',
+  'effort',
 ]);
 
 /** Presses that somebody took back again, by id. */

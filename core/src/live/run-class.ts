@@ -1,11 +1,5 @@
 import type { TimedItem, TimedPart, Timeline } from '../plan/timing/timeline.ts';
-import {
-  isAboutPerson,
-  optionTaken,
-  whatStands,
-  type LiveEvent,
-  type PersonEvent,
-} from './events.ts';
+import { isAtItem, optionTaken, whatStands, type LiveEvent, type PersonEvent } from './events.ts';
 
 /** One stay at an item; an item that was gone back to has several. */
 export interface Visit {
@@ -108,7 +102,7 @@ function keep(state: RunState, event: LiveEvent): void {
     const people = state.moved.get(taken.itemId) ?? new Map<string, number>();
     state.moved.set(taken.itemId, people.set(taken.personId, taken.option));
   }
-  if (isAboutPerson(event)) state.about.push(event);
+  if (isAtItem(event)) state.about.push(event);
   if (event.type === 'extend') {
     const already = state.extendedS.get(event.itemId) ?? 0;
     state.extendedS.set(event.itemId, already + event.seconds);

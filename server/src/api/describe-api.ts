@@ -7,6 +7,7 @@ import * as keeping from '@wrenfern/contract/keeping';
 import * as people from '@wrenfern/contract/people';
 import * as cards from '@wrenfern/contract/class-cards';
 import * as studio from '@wrenfern/contract/studio';
+import * as wall from '@wrenfern/contract/wall';
 import { Exercise } from '@wrenfern/core/movement/exercise';
 import { Person } from '@wrenfern/core/people/person';
 import { Plan } from '@wrenfern/core/plan/plan';
@@ -26,6 +27,7 @@ const NAMED: Json = {
   ...keeping,
   ...people,
   ...cards,
+  ...wall,
   ...studio,
   Plan,
   Exercise,

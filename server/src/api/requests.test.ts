@@ -9,6 +9,8 @@ const BARE = [
   'DELETE /account/sessions',
   'DELETE /account/sessions/:id',
   'DELETE /classes/:id',
+  'POST /classes/:id/wall',
+  'DELETE /classes/:id/wall',
   'DELETE /exercises/:slug',
   'DELETE /feeds/:id',
   'DELETE /groups/:id',

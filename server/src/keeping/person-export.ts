@@ -52,6 +52,11 @@ export async function collectPerson(row: PersonRow) {
             ? [{ itemId: event.itemId, option: event.option, ...pressed(event) }]
             : [],
         ),
+        effort: events.flatMap(({ classId: of, event }) =>
+          of === lesson.id && event.type === 'effort' && event.personId === id
+            ? [{ rating: event.rating, ...pressed(event) }]
+            : [],
+        ),
         seen: events.flatMap(({ classId: of, event }) =>
           of === lesson.id && event.type === 'seen' && event.personId === id
             ? [
@@ -84,17 +89,21 @@ function aboutPerson({ saidAs, emergency, statureCm, ratherNot = [] }: PersonEve
 /** The same for a reader: one page without scripts. */
 export function writePersonPage(person: PersonEverything): string {
   const cautions = person.cautions.map((entry) => cautionWords(entry).join(', '));
-  const classes = person.classes.map(({ startsAt, title, taught, todayNote, today, seen }) =>
-    [
-      startsAt.slice(0, 16).replace('T', ' '),
-      title,
-      taught ? 'taught' : 'planned',
-      ...today.map(({ caution }) => cautionOf(caution).name),
-      ...seen.map((each) => signOf(each.sign).seen + ('takenBack' in each ? ' (taken back)' : '')),
-      todayNote,
-    ]
-      .filter(Boolean)
-      .join(', '),
+  const classes = person.classes.map(
+    ({ startsAt, title, taught, todayNote, today, seen, effort }) =>
+      [
+        startsAt.slice(0, 16).replace('T', ' '),
+        title,
+        taught ? 'taught' : 'planned',
+        ...today.map(({ caution }) => cautionOf(caution).name),
+        ...seen.map(
+          (each) => signOf(each.sign).seen + ('takenBack' in each ? ' (taken back)' : ''),
+        ),
+        ...effort.map(({ rating }) => `effort ${rating} of 10`),
+        todayNote,
+      ]
+        .filter(Boolean)
+        .join(', '),
   );
   return [
     '<!doctype html><html lang="en"><meta charset="utf-8">',

@@ -22,6 +22,7 @@ import { useClassEvents, useClassNote } from '../../data/use-classes.ts';
 import { useSession } from '../../data/use-session.ts';
 import { saveMerged } from '../../data/save-merged.ts';
 import { readAnswer, request, sentenceOf } from '../../data/request.ts';
+import { EffortOfEach } from './effort-of-each.tsx';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { showTimeOfDay } from '../../parts/dates.ts';
 import { Field, inputClass } from '../../parts/field.tsx';
@@ -68,6 +69,14 @@ export function Component() {
             </Link>
           </Empty>
         )}
+        {summary ? (
+          <EffortOfEach
+            lesson={lesson}
+            events={events.data.pressed.map(({ event }) => event)}
+            tookS={summary.actualS}
+            again={() => events.mutate()}
+          />
+        ) : null}
         {summary ? <Afterwards classId={lesson.id} /> : null}
       </div>
     </div>
