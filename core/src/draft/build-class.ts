@@ -1,103 +1,107 @@
 import { usedNear } from '../movement/dose.ts';
-import { closingRank, leadsTo, teachesAwareness } from '../movement/exercise.ts';
+import { closingRank, teachesAwareness } from '../movement/exercise.ts';
 import { orderPlan } from '../search/order-plan.ts';
 import { reviewOrder } from '../review/review.ts';
 import type { Group } from '../review/group.ts';
 import { applyEdit, type Edit } from '../plan/edits.ts';
-import type { ExerciseItem, Plan } from '../plan/plan.ts';
+import { placeOf, type Bracket, type ExerciseItem, type Item, type Plan } from '../plan/plan.ts';
 import { rulesOf } from '../plan/schools.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 import { doseOf } from '../plan/usual.ts';
 import { fitTime } from './fit-time.ts';
-import { emptyPlan, resized, type Choice, type DraftContext } from './pool.ts';
+import type { Blueprint, PlacedChoice } from './blueprint.ts';
+import { emptyPlan, resized, type DraftContext } from './pool.ts';
 import type { DraftWishes } from './wishes.ts';
 
 /** A chosen exercise, with the seconds that its dose is longer (or shorter) than usual. */
 export interface Chosen {
-  choice: Choice;
+  choice: PlacedChoice;
   extraS: number;
 }
 
 /** The seconds by which a draft may miss its hour. */
 export const TOLERANCE_S = 60;
 
-/** What was chosen as a class: in parts, in its best order, with pauses, at its length. */
+/** What was chosen as a class: block by block, in its best order, each side together, at its length. */
 export function buildClass(
   chosen: readonly Chosen[],
+  blueprint: Blueprint,
   wishes: DraftWishes,
   context: DraftContext,
   group: Group,
 ): Plan {
-  const parts = { ...emptyPlan(wishes), segments: partsOf(chosen, wishes) };
-  const ordered = orderPlan({
-    plan: parts,
-    catalogue: context.catalogue,
-    timing: context.timing,
-    group,
-    ...(context.rules ? { rules: context.rules } : {}),
-    seed: wishes.seed,
-    effort: { firstEvaluations: 3_000, furtherEvaluations: 25_000, mostStates: 250_000 },
-  }).plan;
-  return fitTime(mended(ordered, context, group), context, TOLERANCE_S);
+  const blocks = { ...emptyPlan(wishes), segments: segmentsOf(chosen, blueprint, wishes) };
+  const isGiven = blueprint.blocks.some(({ inOrder }) => inOrder);
+  const ordered = isGiven
+    ? blocks
+    : orderPlan({
+        plan: blocks,
+        catalogue: context.catalogue,
+        timing: context.timing,
+        group,
+        ...(context.rules ? { rules: context.rules } : {}),
+        seed: wishes.seed,
+        effort: { firstEvaluations: 3_000, furtherEvaluations: 25_000, mostStates: 250_000 },
+      }).plan;
+  const whole = withPauses(bracketed(ordered, blueprint, context), blueprint);
+  return fitTime(mended(whole, context, group), context, TOLERANCE_S);
 }
 
-/** Arrive, build, release: awareness first, letting go last; other releases stay with what they answer. */
-function partsOf(chosen: readonly Chosen[], wishes: DraftWishes): Plan['segments'] {
-  const school = rulesOf(wishes.school);
-  const isOpening = ({ choice }: Chosen) =>
-    choice.exercise.family === 'awareness' && choice.effort <= 1;
-  const opens = chosen.filter(isOpening);
-  const opening = taughtThere(
-    chosen.filter((each) => opens.includes(each) || preparesOne(each, opens)),
-  );
-  const soft = chosen
-    .filter(({ choice }) => choice.exercise.family === 'release')
-    .sort((a, b) => closingRank(b.choice.exercise) - closingRank(a.choice.exercise));
-  const closes: Chosen[] = [];
-  let closeS = 0;
-  const wantedS = (school.targets.releaseLeast + CLOSE_MARGIN) * wishes.targetS;
-  for (const each of soft) {
-    const isEnough = closeS >= wantedS && school.defaults.stretch === 'after each block';
-    if (isEnough && closingRank(each.choice.exercise) === 0) continue;
-    closes.push(each);
-    closeS += each.choice.usualS;
-  }
-  const middle = chosen.filter((each) => !opening.includes(each) && !closes.includes(each));
-  const segment = (id: string, name: string, of: readonly Chosen[]) => ({
-    id,
-    name,
-    items: [...of].sort(byReadiness).map((each) => itemOf(each, wishes)),
+/** The blocks in turn, each with what was chosen for it. */
+function segmentsOf(
+  chosen: readonly Chosen[],
+  { blocks }: Blueprint,
+  wishes: DraftWishes,
+): Plan['segments'] {
+  return blocks
+    .map(({ id, name, inOrder }) => ({
+      id,
+      name,
+      items: chosen
+        .filter(({ choice }) => choice.block === id)
+        .sort((a, b) => inOrder?.(a.choice, b.choice) ?? byReadiness(a, b))
+        .map((each) => itemOf(each, wishes)),
+    }))
+    .filter(({ items }) => items.length > 0);
+}
+
+/** One-sided work of a block as a series, or the block in rounds. */
+function bracketed(plan: Plan, { blocks }: Blueprint, { catalogue }: DraftContext): Plan {
+  const brackets: Bracket[] = [];
+  const segments = plan.segments.map((segment) => {
+    const block = blocks.find(({ id }) => id === segment.id);
+    const id = `${segment.id}-turns`;
+    const goesIn = (item: Item) =>
+      item.kind === 'exercise' &&
+      (block?.rounds !== undefined || catalogue.require(item.exercise).dose.sides === 'each');
+    const isWanted = block?.isSeries ?? block?.rounds !== undefined;
+    if (!isWanted || segment.items.filter(goesIn).length < 2) return segment;
+    brackets.push(
+      block?.rounds === undefined
+        ? { kind: 'series', id, first: 'right' }
+        : { kind: 'rounds', id, times: block.rounds },
+    );
+    const items = segment.items.map((item) => (goesIn(item) ? { ...item, bracket: id } : item));
+    return { ...segment, items };
   });
-  return [
-    segment('arrive', 'Arrive', opening),
-    segment('build', 'Build', middle),
-    segment('release', 'Release', closes),
-  ].filter(({ items }) => items.length > 0);
+  return brackets.length > 0 ? { ...plan, segments, brackets } : plan;
 }
 
-/** A little more than the least, since the class grows with its set-ups. */
-const CLOSE_MARGIN = 0.02;
-
-/** What prepares something of the opening, and is as gentle, belongs there too. */
-function preparesOne({ choice }: Chosen, opens: readonly Chosen[]): boolean {
-  return (
-    choice.effort <= 1.5 &&
-    opens.some((each) => leadsTo(choice.exercise).includes(each.choice.exercise.slug))
-  );
-}
-
-/** What needs something that is taught later in the class waits for it. */
-function taughtThere(opening: readonly Chosen[]): Chosen[] {
-  const kept = opening.filter(({ choice }) =>
-    choice.exercise.needs.every(
-      ({ foundation, depth }) =>
-        depth === 0 ||
-        opening.some((each) =>
-          each.choice.exercise.teaches.some((taught) => taught.foundation === foundation),
-        ),
-    ),
-  );
-  return kept.length === opening.length ? kept : taughtThere(kept);
+/** A minute to breathe and drink where the blueprint has one. */
+function withPauses(plan: Plan, { blocks }: Blueprint): Plan {
+  const segments = plan.segments.map((segment) => {
+    const pauseS = blocks.find(({ id }) => id === segment.id)?.pauseS;
+    if (pauseS === undefined) return segment;
+    const pause = {
+      kind: 'pause' as const,
+      id: `${segment.id}-pause`,
+      label: 'Breathe, water',
+      durationS: pauseS,
+      note: '',
+    };
+    return { ...segment, items: [...segment.items, pause] };
+  });
+  return { ...plan, segments };
 }
 
 /** Where the order search begins: light before heavy, what prepares before what is prepared. */
@@ -154,7 +158,7 @@ function mended(plan: Plan, context: DraftContext, group: Group): Plan {
     const findings = reviewOrder({ ...context, plan: current, timeline, retime, group });
     const repair = findings
       .flatMap((finding) => finding.repairs())
-      .filter(({ edit }) => keepsExercises(edit))
+      .filter(({ edit }) => keepsBlocks(edit, current))
       .find(({ left }) => left !== undefined && left < findings.length);
     const result = repair && applyEdit(current, repair.edit);
     if (!result?.ok) return current;
@@ -163,8 +167,20 @@ function mended(plan: Plan, context: DraftContext, group: Group): Plan {
   return current;
 }
 
-function keepsExercises(edit: Edit): boolean {
-  if (edit.type === 'together') return edit.edits.every(keepsExercises);
-  if (edit.type === 'addItem') return edit.item.kind === 'pause';
-  return edit.type !== 'removeItem';
+/** Nothing is added or left out, and nothing leaves its block. */
+function keepsBlocks(edit: Edit, plan: Plan): boolean {
+  switch (edit.type) {
+    case 'together':
+      return edit.edits.every((each) => keepsBlocks(each, plan));
+    case 'addItem':
+      return edit.item.kind === 'pause';
+    case 'moveItem':
+      return placeOf(plan, edit.itemId)?.segmentId === edit.segmentId;
+    case 'setDose':
+    case 'setOptions':
+    case 'setRest':
+      return true;
+    default:
+      return false;
+  }
 }

@@ -9,7 +9,6 @@ export interface Character {
   cost: (choice: Choice, wishes: DraftWishes) => number;
   /** For each second that a dose is longer or shorter than usual. */
   doseCost: number;
-  positionCost: number;
   propCost: number;
 }
 
@@ -34,7 +33,7 @@ function plain(choice: Choice, wishes: DraftWishes, recent: number, fresh: numbe
     (isTheme ? THEME : 0) +
     (choice.isLate ? recent : 0) +
     (choice.isNew ? fresh : 0) +
-    chance(`${exercise.slug} ${wishes.seed}`) * 3
+    chance(`${exercise.slug} ${wishes.seed}`) * 6
   );
 }
 
@@ -51,7 +50,6 @@ export const CHARACTERS: readonly Character[] = [
     name: 'Nearest to your wishes',
     cost: (choice, wishes) => plain(choice, wishes, 3, 2),
     doseCost: 0.02,
-    positionCost: 4,
     propCost: 8,
   },
   {
@@ -59,7 +57,6 @@ export const CHARACTERS: readonly Character[] = [
     name: 'Most that is fresh',
     cost: (choice, wishes) => plain(choice, wishes, 14, -3),
     doseCost: 0.02,
-    positionCost: 2,
     propCost: 2,
   },
   {
@@ -67,7 +64,6 @@ export const CHARACTERS: readonly Character[] = [
     name: 'Fewest changes',
     cost: (choice, wishes) => plain(choice, wishes, 3, 5),
     doseCost: 0,
-    positionCost: 25,
     propCost: 18,
   },
 ];

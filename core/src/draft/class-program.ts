@@ -6,10 +6,10 @@ import type { Group } from '../review/group.ts';
 import { directedS, movedS } from '../review/moved-seconds.ts';
 import type { Rule } from '../review/rule.ts';
 import { RULES, rulesInForce } from '../review/rules.ts';
+import type { Blueprint, PlacedChoice } from './blueprint.ts';
 import type { Character } from './characters.ts';
 import { ChoiceRows, variableOf } from './choice-rows.ts';
 import { LinearProgram } from './linear-program.ts';
-import type { Choice } from './pool.ts';
 import type { Wish } from './wish-list.ts';
 import type { DraftWishes } from './wishes.ts';
 
@@ -22,14 +22,12 @@ const DIRECTION_SHARE = 0.25;
 /** How much of an earlier proposal may come again. */
 const SAME_AT_MOST = 0.6;
 const RUNGS = 2;
-/** Seconds of class for each exercise, in a class with few and in one with many. */
-const SLOWEST_S = 150;
-const QUICKEST_S = 90;
 const HARD_FROM = 3;
 const HARD_SHARE = 0.3;
 
 export interface ProgramInput {
-  pool: readonly Choice[];
+  pool: readonly PlacedChoice[];
+  blueprint: Blueprint;
   wishes: DraftWishes;
   group: Group;
   /** The wishes that hold. */
@@ -43,7 +41,7 @@ export interface ProgramInput {
   rules?: readonly Rule[];
 }
 
-type Rows = ChoiceRows<Choice>;
+type Rows = ChoiceRows<PlacedChoice>;
 
 /** The choice of exercises and doses as a linear program; cheaper is better. */
 export function classProgram(input: ProgramInput): string {
@@ -68,8 +66,9 @@ export function classProgram(input: ProgramInput): string {
   });
   if (holds.has('length')) {
     lengthRow(rows, input);
-    countRows(rows, input);
   }
+  onceEach(rows);
+  blockRows(rows, input);
   if (holds.has('school')) schoolRows(rows, input.rules ?? RULES);
   themeRows(rows, input, holds);
   for (const { id } of list) {
@@ -88,11 +87,57 @@ export function classProgram(input: ProgramInput): string {
   return program.text();
 }
 
-/** Neither a few long things nor a heap of short ones. */
-function countRows(rows: Rows, { wishes, pool }: ProgramInput): void {
-  const all: ChoiceTest = () => true;
-  rows.upTo(all, Math.min(pool.length, Math.floor(wishes.targetS / SLOWEST_S)));
-  rows.atMost(all, Math.ceil(wishes.targetS / QUICKEST_S));
+/** An exercise stands in one block. */
+function onceEach(rows: Rows): void {
+  const places = new Map<string, number[]>();
+  rows.pool.forEach(({ exercise }, index) =>
+    places.set(exercise.slug, [...(places.get(exercise.slug) ?? []), index]),
+  );
+  for (const indices of places.values()) {
+    if (indices.length > 1) rows.program.row(`${indices.map(variableOf).join(' + ')} <= 1`);
+  }
+}
+
+/** What it costs that a block is too short or long, for each second; has one too few or many; lacks what it is for. */
+const BLOCK_COST = { second: 0.12, exercise: 10, lacking: 14 } as const;
+
+/** Each block takes its share of the class, with its own work; wishes may stretch it, at a price. */
+function blockRows(rows: Rows, { blueprint, pool, wishes }: ProgramInput): void {
+  const soft = (
+    name: string,
+    sum: string,
+    [least, most]: readonly [number, number],
+    cost: number,
+  ) => {
+    rows.program.positive(`few${name}`, cost);
+    rows.program.positive(`many${name}`, cost);
+    rows.program.row(`${sum} + few${name} >= ${least}`);
+    rows.program.row(`${sum} - many${name} <= ${most}`);
+  };
+  for (const [at, { id, share, exercises, holds = [] }] of blueprint.blocks.entries()) {
+    const inBlock = (weight: (choice: PlacedChoice) => number) =>
+      rows.sum((choice) => (choice.block === id ? weight(choice) : 0));
+    if (!pool.some(({ block }) => block === id)) continue;
+    const [least, most] = share;
+    const seconds = [least * wishes.targetS, most * wishes.targetS].map(Math.round);
+    soft(
+      `S${at}`,
+      inBlock(({ usualS }) => usualS),
+      [seconds[0] ?? 0, seconds[1] ?? 0],
+      BLOCK_COST.second,
+    );
+    soft(
+      `N${at}`,
+      inBlock(() => 1),
+      exercises,
+      BLOCK_COST.exercise,
+    );
+    holds.forEach((test, which) => {
+      if (!pool.some((choice) => choice.block === id && test(choice))) return;
+      rows.program.positive(`lack${at}h${which}`, BLOCK_COST.lacking);
+      rows.program.row(`${inBlock((choice) => Number(test(choice)))} + lack${at}h${which} >= 1`);
+    });
+  }
 }
 
 function lengthRow(rows: Rows, { pool, wishes, correctionS }: ProgramInput): void {
@@ -121,7 +166,7 @@ function schoolRows(rows: Rows, rules: readonly Rule[]): void {
 }
 
 function themeRows(rows: Rows, { wishes }: ProgramInput, holds: ReadonlySet<string>): void {
-  const theme = (weight: (choice: Choice) => number, leastS: number) =>
+  const theme = (weight: (choice: PlacedChoice) => number, leastS: number) =>
     rows.program.row(`${rows.sum(weight)} >= ${Math.round(leastS)}`);
   for (const foundation of wishes.foundations) {
     if (!holds.has(`foundation ${foundation}`)) continue;
@@ -166,21 +211,17 @@ function climbRows(rows: Rows, { pool, wishes }: ProgramInput): void {
   });
 }
 
-/** Every position and every prop that the class uses costs changes. */
+/** Every prop that the class uses is laid out, fetched and put away. */
 function flowCosts(rows: Rows, { pool, character }: ProgramInput): void {
   const users = new Map<string, number[]>();
   pool.forEach((choice, index) => {
     const { exercise } = choice;
     const props = exercise.options[exercise.standard - 1]?.props ?? [];
-    const keys = [
-      `at ${exercise.position}`,
-      ...props.filter(({ optional }) => !optional).map(({ prop }) => `with ${prop}`),
-    ];
+    const keys = [...props.filter(({ optional }) => !optional).map(({ prop }) => `with ${prop}`)];
     for (const key of keys) users.set(key, [...(users.get(key) ?? []), index]);
   });
-  [...users].forEach(([key, indices], at) => {
-    const cost = key.startsWith('at') ? character.positionCost : character.propCost;
-    rows.program.positive(`u${at}`, cost);
+  [...users.values()].forEach((indices, at) => {
+    rows.program.positive(`u${at}`, character.propCost);
     for (const index of indices) rows.program.row(`u${at} - ${variableOf(index)} >= 0`);
   });
 }

@@ -1,14 +1,16 @@
+import { leadsTo } from '../movement/exercise.ts';
 import { listWords, POSITION_WORDS } from '../movement/words.ts';
 import { groupOf, type Group } from '../review/group.ts';
 import { reviewOrder } from '../review/review.ts';
 import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
 import { showClock } from '../plan/show-time.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
+import { blueprintFor, placeIn, type Blueprint, type PlacedChoice } from './blueprint.ts';
 import { buildClass, TOLERANCE_S, type Chosen } from './build-class.ts';
 import { CHARACTERS, type Character } from './characters.ts';
 import { variableOf } from './choice-rows.ts';
 import { classProgram } from './class-program.ts';
-import { poolOf, type Choice, type DraftContext } from './pool.ts';
+import { poolOf, type DraftContext } from './pool.ts';
 import { smallestConflict } from './smallest-conflict.ts';
 import type { Solve } from './solver.ts';
 import { whyChosen } from './why-chosen.ts';
@@ -57,7 +59,6 @@ const ANY: Character = {
   name: '',
   cost: () => 0,
   doseCost: 0,
-  positionCost: 0,
   propCost: 0,
 };
 
@@ -83,8 +84,9 @@ export function* draftPlan(
   });
   yield progress('measuring the exercises');
   const group = groupOf(context.attendees, context.day);
-  const pool = poolOf(wishes, context);
-  const list = wishList(wishes, pool, context.catalogue);
+  const choices = poolOf(wishes, context);
+  const list = wishList(wishes, choices, context.catalogue);
+  const isWished = wishedFor(wishes, context);
   for (const character of CHARACTERS) {
     yield progress('choosing');
     const earlier = proposals.map(({ plan }) =>
@@ -92,10 +94,13 @@ export function* draftPlan(
         .map(({ exercise }) => exercise)
         .filter((slug) => context.catalogue.require(slug).family !== 'release'),
     );
-    const made = propose({ wishes, context, solve, group, pool, list, character, earlier });
+    const built = blueprintFor(wishes, character);
+    const pool = placeIn(built, choices, isWished);
+    const input = { wishes, context, solve, group, pool, list, character, earlier };
+    const made = propose({ ...input, blueprint: built });
     if (!made && proposals.length === 0) {
       yield progress('looking for what is in the way');
-      return inTheWay({ wishes, context, solve, group, pool, list });
+      return inTheWay({ wishes, context, solve, group, pool, list, blueprint: built });
     }
     if (made) proposals.push(made);
     yield progress('ordering');
@@ -103,12 +108,24 @@ export function* draftPlan(
   return finish();
 }
 
+/** What stands in a class wherever it fits: what is asked for, what the class climbs to and the rungs to it. */
+function wishedFor(
+  { mustHave, climbTo }: DraftWishes,
+  { catalogue }: DraftContext,
+): (slug: string) => boolean {
+  return (slug) =>
+    mustHave.includes(slug) ||
+    slug === climbTo ||
+    (climbTo !== undefined && leadsTo(catalogue.require(slug)).includes(climbTo));
+}
+
 interface ProposeInput {
   wishes: DraftWishes;
   context: DraftContext;
   solve: Solve;
   group: Group;
-  pool: readonly Choice[];
+  pool: readonly PlacedChoice[];
+  blueprint: Blueprint;
   list: readonly Wish[];
   character: Character;
   earlier: readonly (readonly string[])[];
@@ -123,7 +140,7 @@ function propose(input: ProposeInput): Proposal | undefined {
   for (let turn = 0; turn < TRIES; turn += 1) {
     const chosen = choose(input, correctionS);
     if (!chosen) break;
-    const plan = buildClass(chosen, wishes, context, group);
+    const plan = buildClass(chosen, input.blueprint, wishes, context, group);
     const { overS } = timePlan(plan, context.catalogue, context.timing);
     if (Math.abs(overS) < bestOff) [best, bestOff] = [plan, Math.abs(overS)];
     if (bestOff <= TOLERANCE_S) break;
@@ -167,11 +184,13 @@ function inTheWay({
   solve,
   group,
   pool,
+  blueprint,
   list,
 }: Omit<ProposeInput, 'character' | 'earlier'>): DraftResult {
   const isPossible = (some: readonly Wish[]) => {
     const program = classProgram({
       pool,
+      blueprint,
       wishes,
       group,
       list: some,

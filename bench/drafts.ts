@@ -1,0 +1,135 @@
+import { readFileSync } from 'node:fs';
+import { draftPlan, type Proposal } from '@wrenfern/core/draft/draft-plan';
+import { criteriaOf } from '@wrenfern/core/draft/draft-criteria';
+import { loadSolver } from '@wrenfern/core/draft/solver';
+import { DraftWishes } from '@wrenfern/core/draft/wishes';
+import { Person } from '@wrenfern/core/people/person';
+import { describeItemDose } from '@wrenfern/core/plan/variants';
+import { rulesOf } from '@wrenfern/core/plan/schools';
+import { showClock } from '@wrenfern/core/plan/show-time';
+import { itemsOf } from '@wrenfern/core/plan/plan';
+import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
+import { builtInCatalogue } from '@wrenfern/library';
+
+/** Forty wishes as teachers have them, drafted and held against what a draft must be; `--read N` prints one whole. */
+const MAT = [30, 45, 55].flatMap((minutes) =>
+  ['foundations-first', 'graded-load', 'timed-sets', 'classic'].map((school) => ({
+    name: `mat ${minutes} ${school}`,
+    wishes: { targetS: minutes * 60, school },
+  })),
+);
+const REFORMER = [50, 55].flatMap((minutes) =>
+  [1, 2, 4].map((level) => ({
+    name: `reformer ${minutes} level ${level}`,
+    level,
+    wishes: { targetS: minutes * 60, machine: 'reformer' },
+  })),
+);
+const THEMES = [
+  { bodyParts: ['hip-outside'] },
+  { bodyParts: ['trunk-back'] },
+  { bodyParts: ['shoulders'] },
+  { foundations: ['articulate'] },
+  { foundations: ['balance'] },
+  { directions: ['turn-right'] },
+].flatMap((theme) =>
+  [30, 45].map((minutes) => ({
+    name: `mat ${minutes} ${JSON.stringify(theme)}`,
+    wishes: { targetS: minutes * 60, ...theme },
+  })),
+);
+const CLIMBS = [
+  ['mat', 'teaser'],
+  ['mat', 'side-leg-circle'],
+  ['mat', 'leg-pull-front'],
+  ['mat', 'swan-dive'],
+  ['reformer', 'long-stretch'],
+  ['reformer', 'short-box-side'],
+].map(([machine, climbTo]) => ({
+  name: `climb to ${climbTo}`,
+  wishes: { targetS: machine === 'mat' ? 2700 : 3000, machine, climbTo },
+}));
+const OTHERS = [
+  { name: 'mat 45 no props', wishes: { targetS: 2700, props: [] } },
+  { name: 'mat 45 effort 2', wishes: { targetS: 2700, effortMost: 2 } },
+  { name: 'mat 20', wishes: { targetS: 1200 } },
+  { name: 'reformer 30', wishes: { targetS: 1800, machine: 'reformer' } },
+];
+const ALL: { name: string; level?: number; wishes: object }[] = [
+  ...MAT,
+  ...REFORMER,
+  ...THEMES,
+  ...CLIMBS,
+  ...OTHERS,
+];
+
+const MIXED = ['rounding-out', 'osteoporosis', 'wrist', undefined, undefined, undefined] as const;
+const groupOf = (level = 2) =>
+  MIXED.map((caution, index) => ({
+    person: Person.parse({
+      id: `p${index}`,
+      name: `Person ${index}`,
+      level: Math.max(1, Math.min(4, level + (index % 3) - 1)),
+      cautions: caution ? [{ caution }] : [],
+    }),
+  }));
+
+const solve = await loadSolver();
+const read = process.argv.includes('--read')
+  ? process.argv.slice(process.argv.indexOf('--read') + 1).map(Number)
+  : [];
+void readFileSync;
+
+function print({ plan, name, reasons }: Proposal): void {
+  const timeline = timePlan(plan, builtInCatalogue);
+  console.log(`  -- ${name}, ${showClock(timeline.totalS)}`);
+  const items = new Map(itemsOf(plan).map((item) => [item.id, item]));
+  for (const segment of timeline.segments) {
+    console.log(`  ${segment.name} ${showClock(segment.durationS)}`);
+    for (const timed of segment.items) {
+      const item = items.get(timed.itemId);
+      const exercise = builtInCatalogue.get(timed.exercise ?? '');
+      const dose =
+        item?.kind === 'exercise' && exercise
+          ? describeItemDose(item, exercise, rulesOf(plan.school))
+          : '';
+      const pass = timed.pass ? ` (${timed.pass.side ?? timed.pass.number})` : '';
+      console.log(
+        `    ${showClock(timed.startS)} ${timed.name}${pass} · ${dose} · e${timed.effort} · ${timed.durationS}s · ${(timed.pass?.number ?? 1) > 1 ? '' : (reasons[timed.itemId] ?? '')}`,
+      );
+    }
+  }
+}
+
+let [met, of] = [0, 0];
+for (const [index, { name, level, wishes }] of ALL.entries()) {
+  if (read.length > 0 && !read.includes(index)) continue;
+  const parsed = DraftWishes.parse(wishes);
+  const context = {
+    catalogue: builtInCatalogue,
+    attendees: groupOf(level),
+    day: '2026-11-29',
+    timing: {},
+  };
+  const search = draftPlan(parsed, context, solve);
+  const startedAt = performance.now();
+  let step = search.next();
+  while (!step.done) step = search.next();
+  const tookS = (performance.now() - startedAt) / 1000;
+  const result = step.value;
+  if (result.kind !== 'proposals') {
+    console.log(`${index} ${name}: ${JSON.stringify(result)}`);
+    of += 30;
+    continue;
+  }
+  const lines = result.proposals.map((proposal) => {
+    const criteria = criteriaOf(proposal.plan, parsed, builtInCatalogue);
+    const missed = criteria.filter(({ isMet }) => !isMet);
+    met += criteria.length - missed.length;
+    of += criteria.length;
+    return missed.map(({ id, found }) => `${id}: ${found}`).join('; ') || 'all';
+  });
+  console.log(`${index} ${name} (${tookS.toFixed(1)} s)\n   ${lines.join('\n   ')}`);
+  if (read.length > 0) result.proposals.forEach(print);
+}
+console.log(`criteria met: ${met} of ${of}`);

@@ -1,0 +1,102 @@
+import type { SchoolRules } from '../plan/school.ts';
+import { rulesOf } from '../plan/schools.ts';
+import type { Character } from './characters.ts';
+import { matBlueprint } from './mat-blueprint.ts';
+import type { Choice } from './pool.ts';
+import { reformerBlueprint } from './reformer-blueprint.ts';
+import { sequenceBlueprint } from './sequence-blueprint.ts';
+import { timedBlueprint } from './timed-blueprint.ts';
+import type { DraftWishes } from './wishes.ts';
+
+/** The least and the most of something. */
+export type Span = readonly [least: number, most: number];
+
+/** A stretch of a class that is made of one kind of work, and stays together. */
+export interface Block {
+  id: string;
+  name: string;
+  /** Of the class. */
+  share: Span;
+  exercises: Span;
+  /** What belongs there. */
+  fits: (choice: Choice) => boolean;
+  /** Of each of these at least one, where there is one: parts before wholes, and what the block is for. */
+  holds?: readonly ((choice: Choice) => boolean)[];
+  /** Its one-sided work goes through one side and then the other. */
+  isSeries?: true;
+  /** Gone through so many times in turn. */
+  rounds?: number;
+  /** Seconds of pause behind it. */
+  pauseS?: number;
+  /** In a published order, which no search changes. */
+  inOrder?: (a: Choice, b: Choice) => number;
+}
+
+/** How a class is built up: its blocks in turn. Which exercises fill them is found afterwards. */
+export interface Blueprint {
+  blocks: readonly Block[];
+  /** What this kind of class leaves out altogether. */
+  leavesOut: (choice: Choice) => boolean;
+}
+
+/** By kind of class, its school and length; each character builds it up otherwise. Common practice. */
+export function blueprintFor(wishes: DraftWishes, { id }: Character): Blueprint {
+  const school: SchoolRules = rulesOf(wishes.school);
+  const minutes = wishes.targetS / 60;
+  if (wishes.machine === 'reformer') return reformerBlueprint(minutes, id);
+  if (school.defaults.dose.kind === 'timed') return timedBlueprint(minutes, id);
+  if (school.rules['classic-order'] === 'must') return sequenceBlueprint(minutes);
+  return matBlueprint(minutes, id, school);
+}
+
+/** A choice in the block that it would stand in. */
+export interface PlacedChoice extends Choice {
+  block: string;
+}
+
+/**
+ * Every choice in each block that it fits. What fits none is left out of the class, but for what is wished: that
+ * stands in the block that has most of its position.
+ */
+export function placeIn(
+  { blocks, leavesOut }: Blueprint,
+  pool: readonly Choice[],
+  isWished: (slug: string) => boolean,
+): PlacedChoice[] {
+  return pool.flatMap((choice): PlacedChoice[] => {
+    const wished = isWished(choice.exercise.slug);
+    if (leavesOut(choice) && !wished) return [];
+    const fitting = blocks.filter(({ fits }) => fits(choice));
+    if (fitting.length > 0) return fitting.map((block) => placed(choice, block));
+    if (!wished) return [];
+    const nearest = nearestBlock(blocks, pool, choice);
+    return nearest ? [placed(choice, nearest)] : [];
+  });
+}
+
+/** Seconds that a second round takes beside its work; and what a series spares each exercise in turning over. */
+const ROUND_MORE_S = 8;
+const SERIES_LESS_S = 15;
+
+/** As long as it takes there: each round of it, and less where everything turns over together. */
+function placed(choice: Choice, { id, rounds = 1, isSeries }: Block): PlacedChoice {
+  const isSided = isSeries && choice.exercise.dose.sides === 'each';
+  const more = (rounds - 1) * (choice.workS + ROUND_MORE_S) - (isSided ? SERIES_LESS_S : 0);
+  return {
+    ...choice,
+    block: id,
+    usualS: choice.usualS + more,
+    leastS: choice.leastS + more,
+    mostS: choice.mostS + more,
+  };
+}
+
+function nearestBlock(
+  blocks: readonly Block[],
+  pool: readonly Choice[],
+  { exercise }: Choice,
+): Block | undefined {
+  const inPosition = (block: Block) =>
+    pool.filter((each) => each.exercise.position === exercise.position && block.fits(each)).length;
+  return [...blocks].sort((a, b) => inPosition(b) - inPosition(a))[0];
+}

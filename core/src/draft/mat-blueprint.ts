@@ -1,0 +1,187 @@
+import type { Position } from '../movement/vocabulary.ts';
+import type { SchoolRules } from '../plan/school.ts';
+import type { Block, Blueprint } from './blueprint.ts';
+import type { Character } from './characters.ts';
+import {
+  at,
+  curls,
+  isLoadedOrUpsideDown,
+  lies,
+  ofFamily,
+  softer,
+  withSlug,
+} from './choice-tests.ts';
+import type { Choice } from './pool.ts';
+
+/** Minutes from which a class has each of its blocks. Common practice. */
+const WHOLE = 40;
+const SHORT = 25;
+const ROUTINE = 15;
+
+/** Where a class goes from the hands: each proposal another way. */
+const UPRIGHT: Record<Character['id'], readonly Position[]> = {
+  near: ['seated'],
+  fresh: ['standing'],
+  calm: ['kneeling', 'seated'],
+};
+
+const isArrival = (choice: Choice) =>
+  lies(choice) && ofFamily('awareness')(choice) && softer(1)(choice);
+const isPlainBridge = withSlug('bridge-roll', 'bridge-articulate', 'bridge-hinge-roll');
+const isStretch = (choice: Choice) =>
+  ofFamily('release')(choice) && choice.exercise.closing === undefined;
+
+/**
+ * Down the levels once and up once: lying, on the side, on the front and the hands, upright, rest. Each block has its own
+ * crest, each a little higher. Common practice.
+ */
+export function matBlueprint(
+  minutes: number,
+  character: Character['id'],
+  school: SchoolRules,
+): Blueprint {
+  const sparesBacks = school.defaults.dose.kind === 'counted' && school.effortCeiling < 4;
+  const all = [
+    arrive(minutes),
+    wake(minutes),
+    sparesBacks ? belly(minutes) : front(minutes),
+    sides(minutes, sparesBacks),
+    hands(minutes, sparesBacks),
+    upright(minutes, character, sparesBacks),
+    close(minutes, character),
+  ];
+  return {
+    blocks: all.filter((block): block is Block => block !== undefined),
+    leavesOut: (choice) => sparesBacks && isLoadedOrUpsideDown(choice),
+  };
+}
+
+function arrive(minutes: number): Block {
+  return {
+    id: 'arrive',
+    name: 'Arrive',
+    share: [0.06, 0.12],
+    exercises: minutes >= SHORT ? [2, 4] : [1, 2],
+    fits: isArrival,
+    holds: [(choice) => choice.exercise.teaches.some(({ foundation }) => foundation === 'breath')],
+  };
+}
+
+function wake(minutes: number): Block | undefined {
+  if (minutes < ROUTINE) return undefined;
+  return {
+    id: 'wake',
+    name: 'Wake',
+    share: [0.13, 0.2],
+    exercises: minutes >= WHOLE ? [3, 5] : [2, 4],
+    fits: (choice) =>
+      lies(choice) &&
+      softer(1.5)(choice) &&
+      ofFamily('trunk', 'spine', 'hips', 'shoulders')(choice) &&
+      (!curls(choice) || withSlug('chest-lift')(choice)),
+    holds: [isPlainBridge],
+  };
+}
+
+/** Four to six in rising order, one letting go inside. */
+function front(minutes: number): Block {
+  return {
+    id: 'front',
+    name: 'Front of the trunk',
+    share: [0.16, 0.25],
+    exercises: minutes >= WHOLE ? [4, 6] : [2, 5],
+    fits: (choice) =>
+      lies(choice) &&
+      (isLettingGo(choice) || (ofFamily('trunk', 'spine')(choice) && choice.effort >= 1)),
+    holds: minutes >= SHORT ? [isLettingGo, curls] : [curls],
+  };
+}
+
+const isLettingGo = withSlug('knees-to-chest', 'knee-sway');
+
+/** For backs that complain: a still trunk under short levers, no curl. */
+function belly(minutes: number): Block {
+  return {
+    id: 'front',
+    name: 'Still trunk',
+    share: [0.12, 0.22],
+    exercises: minutes >= WHOLE ? [2, 4] : [2, 3],
+    rounds: 2,
+    fits: (choice) =>
+      lies(choice) && ofFamily('trunk', 'hips')(choice) && !curls(choice) && !isPlainBridge(choice),
+  };
+}
+
+function sides(minutes: number, sparesBacks: boolean): Block | undefined {
+  if (minutes < ROUTINE) return undefined;
+  return {
+    id: 'sides',
+    name: 'Sides',
+    share: sparesBacks ? [0.15, 0.25] : [0.14, 0.22],
+    exercises: minutes >= WHOLE ? [3, 5] : [2, 4],
+    isSeries: true,
+    fits: (choice) => at('side-lying')(choice) && !ofFamily('awareness')(choice),
+  };
+}
+
+/** Back lifts, then the hands; the top of the class. */
+function hands(minutes: number, sparesBacks: boolean): Block | undefined {
+  if (minutes < ROUTINE) return undefined;
+  const isPlank = at('plank', 'side-support');
+  return {
+    id: 'hands',
+    name: sparesBacks ? 'Front and all fours' : 'Front and hands',
+    share: [0.14, 0.24],
+    exercises: minutes >= WHOLE ? [4, 6] : [2, 4],
+    fits: (choice) =>
+      at('prone')(choice) ||
+      at('quadruped')(choice) ||
+      (!sparesBacks && isPlank(choice)) ||
+      withSlug('plank')(choice),
+    holds: [
+      (choice) => at('prone')(choice) && !ofFamily('release', 'awareness')(choice),
+      ...(minutes >= SHORT ? [at('quadruped')] : []),
+      ...(minutes >= WHOLE
+        ? [sparesBacks ? withSlug('bird-dog', 'bird-dog-arm') : isPlank, withSlug('shell-stretch')]
+        : []),
+    ],
+  };
+}
+
+function upright(
+  minutes: number,
+  character: Character['id'],
+  sparesBacks: boolean,
+): Block | undefined {
+  if (minutes < WHOLE || (sparesBacks && character === 'near')) return undefined;
+  const places = UPRIGHT[character];
+  const isStanding = places.includes('standing');
+  return {
+    id: 'upright',
+    name: isStanding ? 'Standing' : 'Upright',
+    share: [0.06, 0.14],
+    // Nobody stands up for one exercise.
+    exercises: isStanding ? [3, 4] : [2, 3],
+    fits: (choice) => at(...places)(choice) && !ofFamily('release', 'awareness')(choice),
+  };
+}
+
+/** One or two stretches, rest, and the way up; behind a standing block nobody lies down again. */
+function close(minutes: number, character: Character['id']): Block {
+  const staysUp = character === 'fresh' && minutes >= WHOLE;
+  const isUpright = at('standing', 'kneeling', 'seated');
+  const isRest = (choice: Choice) => choice.exercise.closing !== undefined;
+  return {
+    id: 'close',
+    name: 'Close',
+    share: [0.08, 0.15],
+    exercises: staysUp ? [2, 3] : minutes >= SHORT ? [3, 4] : [1, 3],
+    fits: (choice) =>
+      staysUp
+        ? isStretch(choice) && isUpright(choice)
+        : isRest(choice) || (isStretch(choice) && lies(choice) && !isLettingGo(choice)),
+    ...(minutes >= SHORT && !staysUp
+      ? { holds: [isStretch, withSlug('final-rest'), withSlug('return-to-sitting')] }
+      : {}),
+  };
+}

@@ -1,0 +1,86 @@
+import type { Block, Blueprint } from './blueprint.ts';
+import type { Character } from './characters.ts';
+import { at, curls, lies, ofFamily, softer, withSlug } from './choice-tests.ts';
+import type { Choice } from './pool.ts';
+
+const ROUNDS = 2;
+const PAUSE_S = 60;
+/** Articulation, nods and breath are not done by the clock. */
+const NOT_BY_CLOCK: readonly string[] = [
+  'articulate-large',
+  'articulate-small',
+  'breath',
+  'roll-down',
+];
+
+const byClock = ({ exercise }: Choice) =>
+  !NOT_BY_CLOCK.includes(exercise.tempo) &&
+  exercise.family !== 'release' &&
+  exercise.family !== 'awareness';
+
+/** From so many minutes on, a block more. */
+const THIRD_FROM = 25;
+const FOURTH_FROM = 40;
+
+/** A short warm-up by count, then blocks of intervals in rounds, a minute between; trunk, hands, hips and legs in turn. */
+export function timedBlueprint(minutes: number, character: Character['id']): Blueprint {
+  const intervals = (block: Omit<Block, 'share' | 'exercises' | 'rounds' | 'pauseS'>): Block => ({
+    share: [0.16, 0.32],
+    exercises: [3, 5],
+    rounds: ROUNDS,
+    pauseS: PAUSE_S,
+    ...block,
+  });
+  const hands = intervals({
+    id: 'hands',
+    name: 'Hands and planks',
+    fits: (choice) => byClock(choice) && at('plank', 'quadruped', 'side-support')(choice),
+    holds: [at('plank')],
+  });
+  const trunk = intervals({
+    id: 'trunk',
+    name: 'Trunk',
+    fits: (choice) => byClock(choice) && lies(choice) && (curls(choice) || choice.effort >= 1),
+  });
+  const legs = intervals({
+    id: 'legs',
+    name: 'Legs',
+    fits: (choice) => byClock(choice) && at('standing')(choice),
+  });
+  const front = intervals({
+    id: 'back',
+    name: 'Back',
+    fits: (choice) => byClock(choice) && at('prone')(choice),
+  });
+  const turns: Record<Character['id'], Block[]> = {
+    near: [trunk, front, hands, legs],
+    fresh: [trunk, hands, front, legs],
+    calm: [trunk, front, hands],
+  };
+  const many = minutes >= FOURTH_FROM ? 4 : minutes >= THIRD_FROM ? 3 : 2;
+  const withPlank = turns[character].slice(0, many);
+  const blocks = withPlank.includes(hands) ? withPlank : [...withPlank.slice(0, -1), hands];
+  return {
+    blocks: [
+      {
+        id: 'warm',
+        name: 'Warm up',
+        share: [0.08, 0.16],
+        exercises: [2, 4],
+        fits: (choice) =>
+          lies(choice) && !byClock(choice) && softer(1)(choice) && !ofFamily('release')(choice),
+      },
+      ...blocks,
+      {
+        id: 'close',
+        name: 'Close',
+        share: [0.06, 0.12],
+        exercises: [2, 3],
+        fits: (choice) =>
+          ofFamily('release')(choice) &&
+          (at('seated', 'standing', 'kneeling')(choice) || withSlug('shell-stretch')(choice)),
+      },
+    ],
+    leavesOut: () => false,
+  };
+}
