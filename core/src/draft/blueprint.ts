@@ -1,3 +1,4 @@
+import { leadsTo } from '../movement/exercise.ts';
 import type { SchoolRules } from '../plan/school.ts';
 import { rulesOf } from '../plan/schools.ts';
 import type { Character } from './characters.ts';
@@ -47,6 +48,53 @@ export function blueprintFor(wishes: DraftWishes, { id }: Character): Blueprint 
   if (school.defaults.dose.kind === 'timed') return timedBlueprint(minutes, id);
   if (school.rules['classic-order'] === 'must') return sequenceBlueprint(minutes);
   return matBlueprint(minutes, id, school);
+}
+
+/** Behind which a climb has its top. */
+const HALF = 0.5;
+
+/**
+ * The same class with the top of its climb in its second half: what the class climbs to has a block of its own behind the
+ * hands, with a rung beside it; on the machine its whole block comes later, for gear is set once.
+ */
+export function climbing(
+  blueprint: Blueprint,
+  { climbTo, machine }: DraftWishes,
+  pool: readonly Choice[],
+): Blueprint {
+  const goal = pool.find(({ exercise }) => exercise.slug === climbTo);
+  const { blocks } = blueprint;
+  const at = goal ? blocks.findIndex(({ fits }) => fits(goal)) : -1;
+  const before = blocks.slice(0, at).reduce((sum, { share }) => sum + (share[0] + share[1]) / 2, 0);
+  if (!goal || at < 0 || before >= HALF) return blueprint;
+  const [own] = blocks.slice(at, at + 1);
+  if (!own) return blueprint;
+  const isGoal = ({ exercise }: Choice) => exercise.slug === climbTo;
+  const others = blocks.filter((block) => block !== own);
+  const later = Math.max(1, others.findIndex(({ id }) => id === 'hands') + 1);
+  if (machine === 'reformer') {
+    return { ...blueprint, blocks: [...others.slice(0, later), own, ...others.slice(later)] };
+  }
+  const top: Block = {
+    id: 'climb',
+    name: 'Climb',
+    share: [0.05, 0.14],
+    exercises: [2, 3],
+    fits: (choice) =>
+      isGoal(choice) ||
+      (choice.exercise.position === goal.exercise.position &&
+        leadsTo(choice.exercise).includes(climbTo ?? '')),
+    holds: [isGoal],
+    ...(own.isSeries ? { isSeries: true as const } : {}),
+    inOrder: (a, b) => Number(isGoal(a)) - Number(isGoal(b)) || a.effort - b.effort,
+  };
+  const kept = blocks.map((block) =>
+    block === own
+      ? { ...block, fits: (choice: Choice) => own.fits(choice) && !isGoal(choice) }
+      : block,
+  );
+  const behind = Math.max(1, kept.findIndex(({ id }) => id === 'hands') + 1);
+  return { ...blueprint, blocks: [...kept.slice(0, behind), top, ...kept.slice(behind)] };
 }
 
 /** A choice in the block that it would stand in. */

@@ -31,18 +31,23 @@ export function buildClass(
   group: Group,
 ): Plan {
   const blocks = { ...emptyPlan(wishes), segments: segmentsOf(chosen, blueprint, wishes) };
-  const isGiven = blueprint.blocks.some(({ inOrder }) => inOrder);
-  const ordered = isGiven
-    ? blocks
-    : orderPlan({
-        plan: blocks,
-        catalogue: context.catalogue,
-        timing: context.timing,
-        group,
-        ...(context.rules ? { rules: context.rules } : {}),
-        seed: wishes.seed,
-        effort: { firstEvaluations: 3_000, furtherEvaluations: 25_000, mostStates: 250_000 },
-      }).plan;
+  const searched = orderPlan({
+    plan: blocks,
+    catalogue: context.catalogue,
+    timing: context.timing,
+    group,
+    ...(context.rules ? { rules: context.rules } : {}),
+    seed: wishes.seed,
+    effort: { firstEvaluations: 3_000, furtherEvaluations: 25_000, mostStates: 250_000 },
+  }).plan;
+  // What stands in an order of its own keeps it.
+  const ordered = {
+    ...searched,
+    segments: searched.segments.map((segment) => {
+      const isGiven = blueprint.blocks.find(({ id }) => id === segment.id)?.inOrder;
+      return isGiven ? (blocks.segments.find(({ id }) => id === segment.id) ?? segment) : segment;
+    }),
+  };
   const whole = withPauses(bracketed(ordered, blueprint, context), blueprint);
   return fitTime(mended(whole, context, group), context, TOLERANCE_S);
 }
@@ -113,17 +118,18 @@ function byReadiness({ choice: a }: Chosen, { choice: b }: Chosen): number {
 }
 
 function itemOf({ choice, extraS }: Chosen, wishes: DraftWishes): ExerciseItem {
-  const { exercise, options, usualS, leastS, mostS } = choice;
+  const { exercise, options, variants, usualS, leastS, mostS } = choice;
   const item: ExerciseItem = {
     kind: 'exercise',
     id: exercise.slug,
     exercise: exercise.slug,
     ...(options ? { options } : {}),
+    ...(variants ? { variants } : {}),
     restS: 0,
     note: '',
   };
   const span = extraS > 0 ? mostS - usualS : usualS - leastS;
-  if (Math.abs(extraS) < 3 || span <= 0) return item;
+  if (Math.abs(extraS) < 3 || span <= 0 || variants) return item;
   const usual = doseOf(item, exercise, rulesOf(wishes.school));
   const end = resized(usual, exercise, extraS > 0 ? 'most' : 'least');
   const share = Math.abs(extraS) / span;

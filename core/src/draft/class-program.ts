@@ -1,4 +1,3 @@
-import { leadsTo } from '../movement/exercise.ts';
 import type { SpineMove } from '../movement/vocabulary.ts';
 import { rulesOf } from '../plan/schools.ts';
 import { isWork, type ChoiceTest } from '../review/draft-rows.ts';
@@ -21,13 +20,15 @@ const THEME_SHARE = 0.14;
 const DIRECTION_SHARE = 0.25;
 /** How much of an earlier proposal may come again. */
 const SAME_AT_MOST = 0.6;
-const RUNGS = 2;
+const RUNGS = 3;
 const HARD_FROM = 3;
 const HARD_SHARE = 0.3;
 
 export interface ProgramInput {
   pool: readonly PlacedChoice[];
   blueprint: Blueprint;
+  /** Whether an exercise leads to what the class climbs to. */
+  isRung: (slug: string) => boolean;
   wishes: DraftWishes;
   group: Group;
   /** The wishes that hold. */
@@ -69,6 +70,8 @@ export function classProgram(input: ProgramInput): string {
   }
   onceEach(rows);
   blockRows(rows, input);
+  crestRow(rows, input);
+  partRows(rows);
   if (holds.has('school')) schoolRows(rows, input.rules ?? RULES);
   themeRows(rows, input, holds);
   for (const { id } of list) {
@@ -140,6 +143,26 @@ function blockRows(rows: Rows, { blueprint, pool, wishes }: ProgramInput): void 
   }
 }
 
+/** From so much effort on something is the top of a class that is not meant to be gentle. */
+const CREST = { effort: 2.5, cost: 25 } as const;
+
+function crestRow(rows: Rows, { wishes }: ProgramInput): void {
+  if (wishes.effortMost < CREST.effort || rows.school.effortCeiling < 4) return;
+  rows.program.positive('noCrest', CREST.cost);
+  const tops = rows.sum((choice) => Number(isWork(choice) && choice.effort >= CREST.effort));
+  rows.program.row(`${tops} + noCrest >= 1`);
+}
+
+/** Whoever does the whole has done its part: by the library's links, where the part can be had. */
+function partRows(rows: Rows): void {
+  for (const choice of rows.pool) {
+    const isPart: ChoiceTest = ({ exercise }) => exercise.prepares.includes(choice.exercise.slug);
+    if (rows.school.rules['classic-order'] !== 'must' && rows.pool.some(isPart)) {
+      rows.wants(choice, isPart);
+    }
+  }
+}
+
 function lengthRow(rows: Rows, { pool, wishes, correctionS }: ProgramInput): void {
   const doses = pool.map((_choice, index) => ` + more${index} - less${index}`).join('');
   const total = `${rows.sum(({ usualS }) => usualS)}${doses}`;
@@ -161,6 +184,8 @@ const slugIs =
 /** What the rules of the school ask, and that not everything is hard. */
 function schoolRows(rows: Rows, rules: readonly Rule[]): void {
   for (const { rule, standing } of rulesInForce(rules, rows.school)) rule.draft?.(rows, standing);
+  // By the clock everybody chooses a level; planks belong.
+  if (rows.school.defaults.dose.kind === 'timed') return;
   const isHard: ChoiceTest = (choice) => isWork(choice) && choice.effort >= HARD_FROM;
   rows.total((choice) => Number(isHard(choice)) - HARD_SHARE, { most: 0 });
 }
@@ -194,21 +219,11 @@ function themeRows(rows: Rows, { wishes }: ProgramInput, holds: ReadonlySet<stri
   }
 }
 
-/** The big exercise, and rungs of its ladder: what prepares it, and what prepares that. */
-function climbRows(rows: Rows, { pool, wishes }: ProgramInput): void {
-  const target = wishes.climbTo;
-  if (!target) return;
-  rows.atLeast(slugIs(target), 1);
-  const prepares =
-    (goal: string): ChoiceTest =>
-    ({ exercise }) =>
-      leadsTo(exercise).includes(goal);
-  rows.upTo(prepares(target), RUNGS);
-  pool.forEach((choice) => {
-    if (!prepares(target)(choice)) return;
-    const lower = prepares(choice.exercise.slug);
-    if (pool.some(lower)) rows.wants(choice, lower);
-  });
+/** The big exercise, and rungs of its ladder: what leads to it, and what leads to that. */
+function climbRows(rows: Rows, { wishes, isRung }: ProgramInput): void {
+  if (!wishes.climbTo) return;
+  rows.atLeast(slugIs(wishes.climbTo), 1);
+  rows.upTo(({ exercise }) => isRung(exercise.slug), RUNGS);
 }
 
 /** Every prop that the class uses is laid out, fetched and put away. */

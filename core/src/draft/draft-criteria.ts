@@ -1,12 +1,12 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import { USED_COUNTS, USED_SECONDS, doseAmount } from '../movement/dose.ts';
-import { leadsTo } from '../movement/exercise.ts';
 import type { Position } from '../movement/vocabulary.ts';
 import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
 import { rulesOf } from '../plan/schools.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 import { secondsOf, type TimedItem } from '../plan/timing/timeline.ts';
 import { doseOf } from '../plan/usual.ts';
+import { isRungTo } from './rungs.ts';
 import type { DraftWishes } from './wishes.ts';
 
 /** One thing that a drafted class must be, and what was found of it. */
@@ -52,7 +52,7 @@ export function criteriaOf(plan: Plan, wishes: DraftWishes, catalogue: Catalogue
   const most = kind === 'mat' && timeline.totalS < SHORT_MAT_S ? SHORT_DENSITY : density[1];
   const soft = (item: TimedItem) => item.effort <= 1 || isRelease(item, catalogue);
   const first = done.find(({ effort }) => effort > 1);
-  const closeS = tailOf(done, (item) => item.effort <= 1.5 || isRelease(item, catalogue));
+  const closeS = tailOf(done, (item) => isRelease(item, catalogue) || isSlowTurn(item));
   const crest = crestAt(done, timeline.totalS);
   const [steepest, at] = steepestStep(done);
   const setUpS = timeline.items.reduce((sum, item) => sum + secondsOf(item, 'set-up'), 0);
@@ -113,7 +113,9 @@ export function criteriaOf(plan: Plan, wishes: DraftWishes, catalogue: Catalogue
     is('steps', steepest <= step, `${steepest} at ${at}`),
     is(
       'crest',
-      isGentle || crest.effort < 2.5 || (crest.share >= 0.35 && crest.share <= 0.9),
+      isGentle ||
+        crest.effort < 2.5 ||
+        (crest.share >= 0.35 && crest.share <= (kind === 'sequence' ? 0.98 : 0.9)),
       `${crest.effort} at ${said(100 * crest.share, 0)} %`,
     ),
     is('something hard', isGentle || crest.effort >= 2.5, `${crest.effort}`),
@@ -129,6 +131,10 @@ export function criteriaOf(plan: Plan, wishes: DraftWishes, catalogue: Catalogue
 }
 
 const is = (id: string, isMet: boolean, found: string): Criterion => ({ id, isMet, found });
+
+/** A slow turn or side bend lets go as a stretch does. */
+const isSlowTurn = ({ effort, moves }: TimedItem) =>
+  effort <= 2 && moves.some((move) => move === 'turn' || move === 'side');
 
 const placesWanted = (targetS: number) => (targetS >= SHORT_MAT_S ? 4 : targetS >= 1800 ? 3 : 1);
 
@@ -161,7 +167,8 @@ function oddDoses(plan: Plan, catalogue: Catalogue): string[] {
   const school = rulesOf(plan.school);
   return exerciseItemsOf(plan).flatMap((item) => {
     const dose = doseOf(item, catalogue.require(item.exercise), school);
-    if (dose.kind === 'timed') return [];
+    // The way up lasts as long as it does.
+    if (dose.kind === 'timed' || catalogue.require(item.exercise).closing === 'way-up') return [];
     const amount = doseAmount(dose);
     const inSeconds = dose.kind === 'hold' || dose.kind === 'free';
     const used = inSeconds ? USED_SECONDS : [1, 2, ...USED_COUNTS, 100];
@@ -243,7 +250,7 @@ function wished(
     const slugs = done.map(({ exercise }) => exercise ?? '');
     const goal = slugs.indexOf(climbTo);
     const rungs = new Set(
-      slugs.slice(0, goal).filter((slug) => leadsTo(catalogue.require(slug)).includes(climbTo)),
+      slugs.slice(0, goal).filter((slug) => isRungTo(climbTo, catalogue)(slug)),
     );
     const share = (done[goal]?.startS ?? 0) / Math.max(1, totalS);
     found.push(

@@ -1,11 +1,10 @@
-import { leadsTo } from '../movement/exercise.ts';
 import { listWords, POSITION_WORDS } from '../movement/words.ts';
 import { groupOf, type Group } from '../review/group.ts';
 import { reviewOrder } from '../review/review.ts';
 import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
 import { showClock } from '../plan/show-time.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
-import { blueprintFor, placeIn, type Blueprint, type PlacedChoice } from './blueprint.ts';
+import { blueprintFor, climbing, placeIn, type Blueprint, type PlacedChoice } from './blueprint.ts';
 import { buildClass, TOLERANCE_S, type Chosen } from './build-class.ts';
 import { CHARACTERS, type Character } from './characters.ts';
 import { variableOf } from './choice-rows.ts';
@@ -13,6 +12,7 @@ import { classProgram } from './class-program.ts';
 import { poolOf, type DraftContext } from './pool.ts';
 import { smallestConflict } from './smallest-conflict.ts';
 import type { Solve } from './solver.ts';
+import { isRungTo } from './rungs.ts';
 import { whyChosen } from './why-chosen.ts';
 import { wishList, type Wish } from './wish-list.ts';
 import type { DraftWishes } from './wishes.ts';
@@ -94,7 +94,7 @@ export function* draftPlan(
         .map(({ exercise }) => exercise)
         .filter((slug) => context.catalogue.require(slug).family !== 'release'),
     );
-    const built = blueprintFor(wishes, character);
+    const built = climbing(blueprintFor(wishes, character), wishes, choices);
     const pool = placeIn(built, choices, isWished);
     const input = { wishes, context, solve, group, pool, list, character, earlier };
     const made = propose({ ...input, blueprint: built });
@@ -113,10 +113,15 @@ function wishedFor(
   { mustHave, climbTo }: DraftWishes,
   { catalogue }: DraftContext,
 ): (slug: string) => boolean {
-  return (slug) =>
-    mustHave.includes(slug) ||
-    slug === climbTo ||
-    (climbTo !== undefined && leadsTo(catalogue.require(slug)).includes(climbTo));
+  const isRung = rungTest({ climbTo }, catalogue);
+  return (slug) => mustHave.includes(slug) || slug === climbTo || isRung(slug);
+}
+
+function rungTest(
+  { climbTo }: Pick<DraftWishes, 'climbTo'>,
+  catalogue: DraftContext['catalogue'],
+): (slug: string) => boolean {
+  return climbTo === undefined ? () => false : isRungTo(climbTo, catalogue);
 }
 
 interface ProposeInput {
@@ -163,7 +168,12 @@ function propose(input: ProposeInput): Proposal | undefined {
 function choose(input: ProposeInput, correctionS: number): Chosen[] | undefined {
   const { pool, solve } = input;
   const solution = solve(
-    classProgram({ ...input, ...rulesIn(input.context), correctionS }),
+    classProgram({
+      ...input,
+      ...rulesIn(input.context),
+      isRung: rungTest(input.wishes, input.context.catalogue),
+      correctionS,
+    }),
     CHOOSE,
   );
   if (solution.kind !== 'found') return undefined;
@@ -191,6 +201,7 @@ function inTheWay({
     const program = classProgram({
       pool,
       blueprint,
+      isRung: rungTest(wishes, context.catalogue),
       wishes,
       group,
       list: some,

@@ -24,13 +24,22 @@ export function fitTime(plan: Plan, context: DraftContext, toleranceS: number): 
   return current;
 }
 
+/** What lasts longer is made no longer still. */
+const LONG_S = 150;
+
 /** One step of one dose; undefined when all are at their end. */
 function step_(plan: Plan, context: DraftContext, direction: 1 | -1): Plan | undefined {
   const school = rulesOf(plan.school);
+  const { items: timed } = timePlan(plan, context.catalogue, context.timing);
+  const isLong = (itemId: string) =>
+    timed.some((each) => each.itemId === itemId && each.durationS > LONG_S);
   let best: { item: ExerciseItem; dose: Dose; room: number } | undefined;
   for (const item of plan.segments.flatMap(({ items }) => items)) {
     if (item.kind !== 'exercise') continue;
     const exercise = context.catalogue.require(item.exercise);
+    // Arrival and close are as long as they are: a class is not padded with rest, nor robbed of it.
+    if (exercise.family === 'awareness' || exercise.family === 'release') continue;
+    if (item.variants || (direction > 0 && isLong(item.id))) continue;
     const stepped = stepDose(doseOf(item, exercise, school), exercise, direction);
     if (stepped && (!best || stepped.room > best.room)) best = { item, ...stepped };
   }

@@ -80,7 +80,15 @@ function wake(minutes: number): Block | undefined {
       ofFamily('trunk', 'spine', 'hips', 'shoulders')(choice) &&
       (!curls(choice) || withSlug('chest-lift')(choice)),
     holds: [isPlainBridge],
+    inOrder: (a, b) => rankInWake(a) - rankInWake(b) || a.effort - b.effort,
   };
+}
+
+/** Small things, the plain bridge, then others of it; the first lift of the chest leads over to the front. */
+function rankInWake(choice: Choice): number {
+  if (isPlainBridge(choice)) return 1;
+  if (choice.exercise.slug.includes('bridge')) return 2;
+  return curls(choice) ? 3 : 0;
 }
 
 /** Four to six in rising order, one letting go inside. */
@@ -120,19 +128,29 @@ function sides(minutes: number, sparesBacks: boolean): Block | undefined {
     share: sparesBacks ? [0.15, 0.25] : [0.14, 0.22],
     exercises: minutes >= WHOLE ? [3, 5] : [2, 4],
     isSeries: true,
+    inOrder: strengthThenStretch,
     fits: (choice) => at('side-lying')(choice) && !ofFamily('awareness')(choice),
   };
+}
+
+/** Small before big, the stretch of that side last. */
+function strengthThenStretch(a: Choice, b: Choice): number {
+  const isStretching = ({ exercise }: Choice) => exercise.family !== 'hips';
+  return Number(isStretching(a)) - Number(isStretching(b)) || a.effort - b.effort;
 }
 
 /** Back lifts, then the hands; the top of the class. */
 function hands(minutes: number, sparesBacks: boolean): Block | undefined {
   if (minutes < ROUTINE) return undefined;
   const isPlank = at('plank', 'side-support');
+  const rank = (choice: Choice) => RANK_IN_HANDS.findIndex((test) => test(choice));
+  const isWhole = (choice: Choice) => Number(!withSlug('plank')(choice));
   return {
     id: 'hands',
     name: sparesBacks ? 'Front and all fours' : 'Front and hands',
     share: [0.14, 0.24],
     exercises: minutes >= WHOLE ? [4, 6] : [2, 4],
+    inOrder: (a, b) => rank(a) - rank(b) || isWhole(a) - isWhole(b) || a.effort - b.effort,
     fits: (choice) =>
       at('prone')(choice) ||
       at('quadruped')(choice) ||
@@ -147,6 +165,14 @@ function hands(minutes: number, sparesBacks: boolean): Block | undefined {
     ],
   };
 }
+
+/** Front-lying, rest shape, all fours, then the hands. */
+const RANK_IN_HANDS: readonly ((choice: Choice) => boolean)[] = [
+  at('prone'),
+  withSlug('shell-stretch'),
+  at('quadruped'),
+  at('plank', 'side-support'),
+];
 
 function upright(
   minutes: number,

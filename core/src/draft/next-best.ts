@@ -79,8 +79,12 @@ function soft({ family }: Exercise): boolean {
   return family === 'release';
 }
 
-function itemOf(plan: Plan, { exercise, options }: Choice): ExerciseItem {
-  return { ...newItem(plan, exercise), ...(options ? { options } : {}) };
+function itemOf(plan: Plan, { exercise, options, variants }: Choice): ExerciseItem {
+  return {
+    ...newItem(plan, exercise),
+    ...(options ? { options } : {}),
+    ...(variants ? { variants } : {}),
+  };
 }
 
 /** What stands in for something in a series or in rounds is done there as well. */

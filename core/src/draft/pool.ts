@@ -2,6 +2,7 @@ import { effortOf } from '../body/load/option-load.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Dose } from '../movement/dose.ts';
 import { optionOf, type Exercise } from '../movement/exercise.ts';
+import { isWork } from '../review/draft-rows.ts';
 import type { Rule } from '../review/rule.ts';
 import { newItem } from '../review/running-order.ts';
 import type { Attendee } from '../people/attendee.ts';
@@ -29,6 +30,8 @@ export interface Choice {
   exercise: Exercise;
   /** Options on offer: those that the props at hand allow. */
   options: number[] | undefined;
+  /** Done one after another, where it is made of variants. */
+  variants: ExerciseItem['variants'];
   effort: number;
   spineLoad: number;
   /** Seconds by itself in its usual dose, with a usual set-up; and in its least and most. */
@@ -45,6 +48,9 @@ export interface Choice {
   left: string[];
   lacksProps: boolean;
 }
+
+/** What breathes or lets go is no longer than so much more than usual: rest is no padding. */
+const SOFT_MORE_S = 45;
 
 /** The usual seconds from one item to the next, within a position and into another. */
 const SET_UP_S = 10;
@@ -99,7 +105,7 @@ function measure(
   const lacksProps = options?.length === 0;
   const item: ExerciseItem = {
     ...newItem(base, exercise),
-    ...(options && !lacksProps ? { options } : {}),
+    ...offered(exercise, options && !lacksProps ? options : undefined),
   };
   const plan: Plan = { ...base, segments: [{ id: 'one', name: 'One', items: [item] }] };
   const { versions } = chooseOptions(
@@ -118,11 +124,15 @@ function measure(
   return {
     exercise,
     options: item.options,
+    variants: item.variants,
     effort: effortOf(exercise, option),
     spineLoad: option.spineLoad ?? exercise.spineLoad,
     usualS: usual.totalS + SET_UP_S,
     leastS: secondsIn(resized(dose, exercise, 'least')).totalS + SET_UP_S,
-    mostS: secondsIn(resized(dose, exercise, 'most')).totalS + SET_UP_S,
+    mostS: Math.min(
+      secondsIn(resized(dose, exercise, 'most')).totalS + SET_UP_S,
+      usual.totalS + SET_UP_S + (isWork({ exercise }) ? Infinity : SOFT_MORE_S),
+    ),
     workS: usual.workS,
     isNew: context.timing.familiar !== undefined && !context.timing.familiar.has(exercise.slug),
     isLate: lately.has(exercise.slug),
@@ -135,6 +145,18 @@ function measure(
       .flatMap(({ people }) => people.map((id) => names.get(id) ?? id)),
     lacksProps,
   };
+}
+
+/** Variants are done one after another; of steps those that the props at hand allow are on offer. */
+function offered(
+  { optionsAre, options: all }: Exercise,
+  options: number[] | undefined,
+): Pick<ExerciseItem, 'options' | 'variants'> {
+  const numbers = options ?? all.map(({ number }) => number);
+  if (optionsAre === 'variants' && numbers.length > 1) {
+    return { variants: numbers.map((option) => ({ option })) };
+  }
+  return options ? { options } : {};
 }
 
 /** Undefined where every option can be done with what is at hand. */

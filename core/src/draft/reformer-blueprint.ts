@@ -86,7 +86,7 @@ export function reformerBlueprint(minutes: number, character: Character['id']): 
         at('quadruped', 'plank')(choice) || withSlug('elephant', 'carriage-cat')(choice),
       holds: [withSlug('knee-stretch', 'elephant', 'reverse-abdominals')],
     },
-    minutes >= SHORT
+    minutes >= WHOLE
       ? {
           id: 'arms',
           name: 'Arms, upright',
@@ -117,6 +117,8 @@ export function reformerBlueprint(minutes: number, character: Character['id']): 
       fits: (choice) =>
         withSlug('front-lunge-stretch', 'side-sit-mermaid-reformer', 'roll-down-beside')(choice),
       holds: [withSlug('roll-down-beside')],
+      inOrder: (a, b) =>
+        Number(withSlug('roll-down-beside')(a)) - Number(withSlug('roll-down-beside')(b)),
     },
   ];
   return {

@@ -36,5 +36,5 @@ export const isRelease: ChoiceTest = ({ exercise }) =>
   exercise.teaches.some(({ foundation }) => foundation === 'release');
 
 /** True for what is neither awareness nor letting go. */
-export const isWork: ChoiceTest = ({ exercise }) =>
+export const isWork = ({ exercise }: Pick<Choosable, 'exercise'>): boolean =>
   exercise.family !== 'release' && exercise.family !== 'awareness';

@@ -1,3 +1,4 @@
+import { isWork } from '../draft-rows.ts';
 import type { Exercise } from '../../movement/exercise.ts';
 import { capital, listWords } from '../../movement/words.ts';
 import { inversionsOf, outOfOrder } from '../out-of-order.ts';
@@ -28,7 +29,9 @@ export const classicOrder: Rule = {
   draft(rows, standing) {
     if (standing !== 'must') return;
     for (const choice of rows.pool) {
-      if (choice.exercise.classicOrder === undefined) rows.never(choice);
+      // A breath before it and a way out behind it are no part of the order.
+      const isSoft = !isWork(choice) || choice.exercise.family === 'spine';
+      if (choice.exercise.classicOrder === undefined && !isSoft) rows.never(choice);
     }
   },
   find: (context) => [...inverted(context), ...leftOut(context), ...strangers(context)],

@@ -29,6 +29,7 @@ export const sixDirections: Rule = {
   usually: 'must',
   speaksFrom: 'class',
   draft(rows) {
+    if (rows.school.defaults.dose.kind === 'timed') return;
     const { directionMost } = rows.school.targets;
     for (const move of MOVES) {
       rows.total((choice) => movedS(choice, move), { least: LEAST_WAY_S });
