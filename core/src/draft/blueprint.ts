@@ -72,7 +72,8 @@ export function climbing(
   const isGoal = ({ exercise }: Choice) => exercise.slug === climbTo;
   const others = blocks.filter((block) => block !== own);
   const later = Math.max(1, others.findIndex(({ id }) => id === 'hands') + 1);
-  if (machine === 'reformer') {
+  // A block that turns over once, or is set up once, stays one: all of it comes later.
+  if (machine === 'reformer' || own.isSeries) {
     return { ...blueprint, blocks: [...others.slice(0, later), own, ...others.slice(later)] };
   }
   const top: Block = {
@@ -85,7 +86,6 @@ export function climbing(
       (choice.exercise.position === goal.exercise.position &&
         leadsTo(choice.exercise).includes(climbTo ?? '')),
     holds: [isGoal],
-    ...(own.isSeries ? { isSeries: true as const } : {}),
     inOrder: (a, b) => Number(isGoal(a)) - Number(isGoal(b)) || a.effort - b.effort,
   };
   const kept = blocks.map((block) =>

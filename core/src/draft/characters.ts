@@ -17,6 +17,8 @@ const TOO_HARD = 3;
 const SWAP = 4;
 const VERSION = 2;
 const THEME = 6;
+/** On the machine few exercises with longer doses: each may be another setting. */
+const GEAR = 4;
 /** Up to this effort nothing is too hard for a mixed group. */
 const USUAL_EFFORT = 2;
 
@@ -33,6 +35,7 @@ function plain(choice: Choice, wishes: DraftWishes, recent: number, fresh: numbe
     (isTheme ? THEME : 0) +
     (choice.isLate ? recent : 0) +
     (choice.isNew ? fresh : 0) +
+    (exercise.machine === 'reformer' ? GEAR : 0) +
     chance(`${exercise.slug} ${wishes.seed}`) * 6
   );
 }

@@ -9,6 +9,7 @@ import type { Blueprint, PlacedChoice } from './blueprint.ts';
 import type { Character } from './characters.ts';
 import { ChoiceRows, variableOf } from './choice-rows.ts';
 import { LinearProgram } from './linear-program.ts';
+import { PARTS_FIRST } from './parts-first.ts';
 import type { Wish } from './wish-list.ts';
 import type { DraftWishes } from './wishes.ts';
 
@@ -72,6 +73,7 @@ export function classProgram(input: ProgramInput): string {
   blockRows(rows, input);
   crestRow(rows, input);
   partRows(rows);
+  stepRows(rows);
   if (holds.has('school')) schoolRows(rows, input.rules ?? RULES);
   themeRows(rows, input, holds);
   for (const { id } of list) {
@@ -153,12 +155,30 @@ function crestRow(rows: Rows, { wishes }: ProgramInput): void {
   rows.program.row(`${tops} + noCrest >= 1`);
 }
 
-/** Whoever does the whole has done its part: by the library's links, where the part can be had. */
-function partRows(rows: Rows): void {
+/** From so much effort on something of the same block comes before it that is not so far below. */
+const STEEP = { from: 3, step: 2.5 } as const;
+
+function stepRows(rows: Rows): void {
+  if (rows.school.rules['classic-order'] === 'must') return;
   for (const choice of rows.pool) {
-    const isPart: ChoiceTest = ({ exercise }) => exercise.prepares.includes(choice.exercise.slug);
-    if (rows.school.rules['classic-order'] !== 'must' && rows.pool.some(isPart)) {
-      rows.wants(choice, isPart);
+    if (choice.effort < STEEP.from) continue;
+    const isStep = (other: PlacedChoice) =>
+      other.block === choice.block &&
+      other.effort < choice.effort &&
+      other.effort >= choice.effort - STEEP.step;
+    const steps = rows.pool.filter(isStep);
+    if (steps.length > 0) rows.wants(choice, (other) => steps.includes(other as PlacedChoice));
+  }
+}
+
+/** Whoever does the whole has done a part of it; in a published order the order itself sees to that. */
+function partRows(rows: Rows): void {
+  if (rows.school.rules['classic-order'] === 'must') return;
+  for (const { parts, wholes } of PARTS_FIRST) {
+    const isPart: ChoiceTest = ({ exercise }) => parts.includes(exercise.slug);
+    if (!rows.pool.some(isPart)) continue;
+    for (const choice of rows.pool) {
+      if (wholes.includes(choice.exercise.slug)) rows.wants(choice, isPart);
     }
   }
 }

@@ -6,6 +6,7 @@ import { rulesOf } from '../plan/schools.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 import { secondsOf, type TimedItem } from '../plan/timing/timeline.ts';
 import { doseOf } from '../plan/usual.ts';
+import { PARTS_FIRST } from './parts-first.ts';
 import { isRungTo } from './rungs.ts';
 import type { DraftWishes } from './wishes.ts';
 
@@ -47,7 +48,8 @@ export function criteriaOf(plan: Plan, wishes: DraftWishes, catalogue: Catalogue
   const { density, changes, step } = MOST[kind];
   const done = timeline.items.filter(({ kind: of }) => of === 'exercise');
   const tens = timeline.totalS / TEN_MINUTES;
-  const each = exerciseItemsOf(plan).length;
+  // By the clock each round is an interval more.
+  const each = kind === 'timed' ? done.length : exerciseItemsOf(plan).length;
   const positions = placesOf(done);
   const most = kind === 'mat' && timeline.totalS < SHORT_MAT_S ? SHORT_DENSITY : density[1];
   const soft = (item: TimedItem) => item.effort <= 1 || isRelease(item, catalogue);
@@ -212,27 +214,13 @@ function steepestStep(done: readonly TimedItem[]): [number, string] {
   );
 }
 
-const PARTS: readonly [part: RegExp, whole: RegExp][] = [
-  [
-    /^bridge-(roll|articulate|hinge-roll)$/,
-    /^bridge-(leg|sway|hold-arms|curl|figure-four)$|^shoulder-bridge-kick$/,
-  ],
-  [
-    /^chest-lift$/,
-    /^(chest-lift-rotation|chest-lift-side|criss-cross|hundred|double-leg-stretch)$/,
-  ],
-  [/^(toe-tap|knee-fold)$/, /^(double-leg-lower|double-leg-stretch)$/],
-  [/^plank$/, /^plank-/],
-];
-
 function partsFirst(done: readonly TimedItem[], kind: Kind): Criterion[] {
   if (kind !== 'mat') return [];
   const slugs = done.map(({ exercise }) => exercise ?? '');
-  const early = PARTS.flatMap(([part, whole]) => {
-    const at = slugs.findIndex((slug) => whole.test(slug));
-    if (at < 0) return [];
-    const before = slugs.slice(0, at).some((slug) => part.test(slug));
-    return before ? [] : [slugs[at] ?? ''];
+  const early = PARTS_FIRST.flatMap(({ parts, wholes }) => {
+    const at = slugs.findIndex((slug) => wholes.includes(slug));
+    const isPrepared = slugs.slice(0, Math.max(0, at)).some((slug) => parts.includes(slug));
+    return at < 0 || isPrepared ? [] : [slugs[at] ?? ''];
   });
   return [is('parts first', early.length === 0, early.join(', '))];
 }

@@ -100,6 +100,7 @@ function front(minutes: number): Block {
     exercises: minutes >= WHOLE ? [4, 6] : [2, 5],
     fits: (choice) =>
       lies(choice) &&
+      !withSlug('chest-lift')(choice) &&
       (isLettingGo(choice) || (ofFamily('trunk', 'spine')(choice) && choice.effort >= 1)),
     holds: minutes >= SHORT ? [isLettingGo, curls] : [curls],
   };

@@ -79,6 +79,8 @@ export const SCHOOLS: Record<SchoolId, SchoolRules> = {
     name: 'Timed sets',
     why: 'The clock gives work and change; everyone chooses a level and keeps it for the interval.',
     rules: {
+      // Everyone keeps to their level; by the clock nothing is taught anew.
+      'need-before-use': 'should',
       'pelvis-sequence': 'should',
       'short-before-long': 'should',
       'parts-then-whole': 'should',

@@ -1,0 +1,30 @@
+/** What a class on the mat has done before what is made of it, whichever of each. Common practice. */
+export const PARTS_FIRST: readonly { parts: readonly string[]; wholes: readonly string[] }[] = [
+  {
+    parts: ['bridge-roll', 'bridge-articulate', 'bridge-hinge-roll'],
+    wholes: [
+      'bridge-leg',
+      'bridge-sway',
+      'bridge-hold-arms',
+      'bridge-curl',
+      'bridge-figure-four',
+      'shoulder-bridge-kick',
+    ],
+  },
+  {
+    parts: ['chest-lift'],
+    wholes: [
+      'chest-lift-rotation',
+      'chest-lift-side',
+      'criss-cross',
+      'hundred',
+      'single-leg-stretch',
+      'double-leg-stretch',
+    ],
+  },
+  { parts: ['toe-tap', 'knee-fold'], wholes: ['double-leg-lower', 'double-leg-stretch'] },
+  {
+    parts: ['plank'],
+    wholes: ['plank-hip-dip', 'plank-step', 'plank-hand-walk', 'plank-roll-side', 'leg-pull-front'],
+  },
+];
