@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { draftPlan, type Proposal } from '@wrenfern/core/draft/draft-plan';
 import { criteriaOf } from '@wrenfern/core/draft/draft-criteria';
 import { loadSolver } from '@wrenfern/core/draft/solver';
@@ -78,7 +77,6 @@ const solve = await loadSolver();
 const read = process.argv.includes('--read')
   ? process.argv.slice(process.argv.indexOf('--read') + 1).map(Number)
   : [];
-void readFileSync;
 
 function print({ plan, name, reasons }: Proposal): void {
   const timeline = timePlan(plan, builtInCatalogue);

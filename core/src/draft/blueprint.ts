@@ -1,6 +1,7 @@
 import { leadsTo } from '../movement/exercise.ts';
 import type { SchoolRules } from '../plan/school.ts';
 import { rulesOf } from '../plan/schools.ts';
+import type { Block, Blueprint } from './block.ts';
 import type { Character } from './characters.ts';
 import { matBlueprint } from './mat-blueprint.ts';
 import type { Choice } from './pool.ts';
@@ -8,37 +9,6 @@ import { reformerBlueprint } from './reformer-blueprint.ts';
 import { sequenceBlueprint } from './sequence-blueprint.ts';
 import { timedBlueprint } from './timed-blueprint.ts';
 import type { DraftWishes } from './wishes.ts';
-
-/** The least and the most of something. */
-export type Span = readonly [least: number, most: number];
-
-/** A stretch of a class that is made of one kind of work, and stays together. */
-export interface Block {
-  id: string;
-  name: string;
-  /** Of the class. */
-  share: Span;
-  exercises: Span;
-  /** What belongs there. */
-  fits: (choice: Choice) => boolean;
-  /** Of each of these at least one, where there is one: parts before wholes, and what the block is for. */
-  holds?: readonly ((choice: Choice) => boolean)[];
-  /** Its one-sided work goes through one side and then the other. */
-  isSeries?: true;
-  /** Gone through so many times in turn. */
-  rounds?: number;
-  /** Seconds of pause behind it. */
-  pauseS?: number;
-  /** In a published order, which no search changes. */
-  inOrder?: (a: Choice, b: Choice) => number;
-}
-
-/** How a class is built up: its blocks in turn. Which exercises fill them is found afterwards. */
-export interface Blueprint {
-  blocks: readonly Block[];
-  /** What this kind of class leaves out altogether. */
-  leavesOut: (choice: Choice) => boolean;
-}
 
 /** By kind of class, its school and length; each character builds it up otherwise. Common practice. */
 export function blueprintFor(wishes: DraftWishes, { id }: Character): Blueprint {

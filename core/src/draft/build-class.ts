@@ -9,7 +9,8 @@ import { rulesOf } from '../plan/schools.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 import { doseOf } from '../plan/usual.ts';
 import { fitTime } from './fit-time.ts';
-import type { Blueprint, PlacedChoice } from './blueprint.ts';
+import type { Blueprint } from './block.ts';
+import type { PlacedChoice } from './blueprint.ts';
 import { emptyPlan, resized, type DraftContext } from './pool.ts';
 import type { DraftWishes } from './wishes.ts';
 

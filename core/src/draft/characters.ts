@@ -18,7 +18,7 @@ const SWAP = 4;
 const VERSION = 2;
 const THEME = 6;
 /** On the machine few exercises with longer doses: each may be another setting. */
-const GEAR = 4;
+const GEAR = 7;
 /** Up to this effort nothing is too hard for a mixed group. */
 const USUAL_EFFORT = 2;
 
@@ -36,7 +36,7 @@ function plain(choice: Choice, wishes: DraftWishes, recent: number, fresh: numbe
     (choice.isLate ? recent : 0) +
     (choice.isNew ? fresh : 0) +
     (exercise.machine === 'reformer' ? GEAR : 0) +
-    chance(`${exercise.slug} ${wishes.seed}`) * 6
+    chance(`${exercise.slug} ${wishes.seed}`) * 8
   );
 }
 

@@ -5,31 +5,36 @@ import type { Group } from '../review/group.ts';
 import { directedS, movedS } from '../review/moved-seconds.ts';
 import type { Rule } from '../review/rule.ts';
 import { RULES, rulesInForce } from '../review/rules.ts';
-import type { Blueprint, PlacedChoice } from './blueprint.ts';
+import type { Blueprint } from './block.ts';
+import type { PlacedChoice } from './blueprint.ts';
 import type { Character } from './characters.ts';
 import { ChoiceRows, variableOf } from './choice-rows.ts';
 import { LinearProgram } from './linear-program.ts';
 import { PARTS_FIRST } from './parts-first.ts';
+import type { Rungs } from './rungs.ts';
 import type { Wish } from './wish-list.ts';
 import type { DraftWishes } from './wishes.ts';
 
 /** Seconds by which the plain sum of lengths may miss the hour; the doses take up the rest. */
 const SLACK_S = 30;
 /** The share of the class that each theme takes at least. */
-const THEME_SHARE = 0.14;
+const THEME_SHARE = 0.23;
 /** The share of the directed time that a direction takes when it is the theme. */
 const DIRECTION_SHARE = 0.25;
 /** How much of an earlier proposal may come again. */
 const SAME_AT_MOST = 0.6;
+/** What stands in an earlier proposal already: three drafts are three classes. */
+const AGAIN = 8;
 const RUNGS = 3;
+const LINKED = 2;
 const HARD_FROM = 3;
 const HARD_SHARE = 0.3;
 
 export interface ProgramInput {
   pool: readonly PlacedChoice[];
   blueprint: Blueprint;
-  /** Whether an exercise leads to what the class climbs to. */
-  isRung: (slug: string) => boolean;
+  /** What leads to what the class climbs to. */
+  rungs: Rungs;
   wishes: DraftWishes;
   group: Group;
   /** The wishes that hold. */
@@ -56,6 +61,9 @@ export function classProgram(input: ProgramInput): string {
     program.positive(`less${index}`, character.doseCost);
     program.row(`more${index} - ${choice.mostS - choice.usualS} ${variableOf(index)} <= 0`);
     program.row(`less${index} - ${choice.usualS - choice.leastS} ${variableOf(index)} <= 0`);
+    if (input.earlier.some((slugs) => slugs.includes(choice.exercise.slug))) {
+      program.cost(variableOf(index), AGAIN);
+    }
     if (list.some(({ forbids }) => forbids(choice))) program.row(`${variableOf(index)} = 0`);
   });
   const holds = new Set(list.map(({ id }) => id));
@@ -240,10 +248,11 @@ function themeRows(rows: Rows, { wishes }: ProgramInput, holds: ReadonlySet<stri
 }
 
 /** The big exercise, and rungs of its ladder: what leads to it, and what leads to that. */
-function climbRows(rows: Rows, { wishes, isRung }: ProgramInput): void {
+function climbRows(rows: Rows, { wishes, rungs }: ProgramInput): void {
   if (!wishes.climbTo) return;
   rows.atLeast(slugIs(wishes.climbTo), 1);
-  rows.upTo(({ exercise }) => isRung(exercise.slug), RUNGS);
+  rows.upTo(({ exercise }) => rungs.isLinked(exercise.slug), LINKED);
+  rows.upTo(({ exercise }) => rungs.isRung(exercise.slug), RUNGS);
 }
 
 /** Every prop that the class uses is laid out, fetched and put away. */

@@ -7,7 +7,7 @@ import { timePlan } from '../plan/timing/time-plan.ts';
 import { secondsOf, type TimedItem } from '../plan/timing/timeline.ts';
 import { doseOf } from '../plan/usual.ts';
 import { PARTS_FIRST } from './parts-first.ts';
-import { isRungTo } from './rungs.ts';
+import { rungsTo } from './rungs.ts';
 import type { DraftWishes } from './wishes.ts';
 
 /** One thing that a drafted class must be, and what was found of it. */
@@ -238,7 +238,7 @@ function wished(
     const slugs = done.map(({ exercise }) => exercise ?? '');
     const goal = slugs.indexOf(climbTo);
     const rungs = new Set(
-      slugs.slice(0, goal).filter((slug) => isRungTo(climbTo, catalogue)(slug)),
+      slugs.slice(0, goal).filter((slug) => rungsTo(climbTo, catalogue).isRung(slug)),
     );
     const share = (done[goal]?.startS ?? 0) / Math.max(1, totalS);
     found.push(

@@ -4,7 +4,8 @@ import { reviewOrder } from '../review/review.ts';
 import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
 import { showClock } from '../plan/show-time.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
-import { blueprintFor, climbing, placeIn, type Blueprint, type PlacedChoice } from './blueprint.ts';
+import type { Blueprint } from './block.ts';
+import { blueprintFor, climbing, placeIn, type PlacedChoice } from './blueprint.ts';
 import { buildClass, TOLERANCE_S, type Chosen } from './build-class.ts';
 import { CHARACTERS, type Character } from './characters.ts';
 import { variableOf } from './choice-rows.ts';
@@ -12,7 +13,7 @@ import { classProgram } from './class-program.ts';
 import { poolOf, type DraftContext } from './pool.ts';
 import { smallestConflict } from './smallest-conflict.ts';
 import type { Solve } from './solver.ts';
-import { isRungTo } from './rungs.ts';
+import { NO_RUNGS, rungsTo, type Rungs } from './rungs.ts';
 import { whyChosen } from './why-chosen.ts';
 import { wishList, type Wish } from './wish-list.ts';
 import type { DraftWishes } from './wishes.ts';
@@ -113,15 +114,15 @@ function wishedFor(
   { mustHave, climbTo }: DraftWishes,
   { catalogue }: DraftContext,
 ): (slug: string) => boolean {
-  const isRung = rungTest({ climbTo }, catalogue);
+  const { isRung } = rungsFor({ climbTo }, catalogue);
   return (slug) => mustHave.includes(slug) || slug === climbTo || isRung(slug);
 }
 
-function rungTest(
+function rungsFor(
   { climbTo }: Pick<DraftWishes, 'climbTo'>,
   catalogue: DraftContext['catalogue'],
-): (slug: string) => boolean {
-  return climbTo === undefined ? () => false : isRungTo(climbTo, catalogue);
+): Rungs {
+  return climbTo === undefined ? NO_RUNGS : rungsTo(climbTo, catalogue);
 }
 
 interface ProposeInput {
@@ -171,7 +172,7 @@ function choose(input: ProposeInput, correctionS: number): Chosen[] | undefined 
     classProgram({
       ...input,
       ...rulesIn(input.context),
-      isRung: rungTest(input.wishes, input.context.catalogue),
+      rungs: rungsFor(input.wishes, input.context.catalogue),
       correctionS,
     }),
     CHOOSE,
@@ -201,7 +202,7 @@ function inTheWay({
     const program = classProgram({
       pool,
       blueprint,
-      isRung: rungTest(wishes, context.catalogue),
+      rungs: rungsFor(wishes, context.catalogue),
       wishes,
       group,
       list: some,

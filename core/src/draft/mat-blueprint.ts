@@ -1,6 +1,6 @@
 import type { Position } from '../movement/vocabulary.ts';
 import type { SchoolRules } from '../plan/school.ts';
-import type { Block, Blueprint } from './blueprint.ts';
+import type { Block, Blueprint } from './block.ts';
 import type { Character } from './characters.ts';
 import {
   at,

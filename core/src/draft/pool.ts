@@ -25,6 +25,9 @@ export interface DraftContext {
   rules?: readonly Rule[];
 }
 
+/** More variants in a row are a class of their own. */
+const MOST_VARIANTS = 4;
+
 /** An exercise that could be in the class, with what the choice depends on. */
 export interface Choice {
   exercise: Exercise;
@@ -149,12 +152,16 @@ function measure(
 
 /** Variants are done one after another; of steps those that the props at hand allow are on offer. */
 function offered(
-  { optionsAre, options: all }: Exercise,
+  { optionsAre, options: all, standard }: Exercise,
   options: number[] | undefined,
 ): Pick<ExerciseItem, 'options' | 'variants'> {
-  const numbers = options ?? all.map(({ number }) => number);
+  const boxAt = (number: number) => all[number - 1]?.settings?.box ?? 'none';
+  // One after another on one setting: nobody fetches a box for one variant.
+  const numbers = (options ?? all.map(({ number }) => number)).filter(
+    (number) => boxAt(number) === boxAt(standard),
+  );
   if (optionsAre === 'variants' && numbers.length > 1) {
-    return { variants: numbers.map((option) => ({ option })) };
+    return { variants: numbers.slice(0, MOST_VARIANTS).map((option) => ({ option })) };
   }
   return options ? { options } : {};
 }

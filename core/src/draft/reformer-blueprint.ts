@@ -1,4 +1,4 @@
-import type { Block, Blueprint } from './blueprint.ts';
+import type { Block, Blueprint } from './block.ts';
 import type { Character } from './characters.ts';
 import { at, gearOfChoice, lies, ofFamily, softer, withSlug } from './choice-tests.ts';
 import type { Choice } from './pool.ts';
@@ -66,6 +66,8 @@ export function reformerBlueprint(minutes: number, character: Character['id']): 
           exercises: [1, 2],
           fits: (choice) => feetInLoops(choice) || withSlug('reformer-hip-stretch')(choice),
           holds: [withSlug('feet-in-straps')],
+          // What was worked is stretched behind it.
+          inOrder: (a, b) => Number(ofFamily('release')(a)) - Number(ofFamily('release')(b)),
         }
       : undefined,
     minutes >= WHOLE
@@ -108,6 +110,8 @@ export function reformerBlueprint(minutes: number, character: Character['id']): 
         !ofFamily('release')(choice) &&
         !withSlug('elephant', 'tendon-stretch')(choice),
       holds: [withSlug('scooter')],
+      // A foot on the floor first.
+      inOrder: (a, b) => Number(!withSlug('scooter')(a)) - Number(!withSlug('scooter')(b)),
     },
     {
       id: 'close',

@@ -2,22 +2,32 @@ import { effortOfExercise } from '../body/load/option-load.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import { leadsTo, type Exercise } from '../movement/exercise.ts';
 
-/**
- * Whether an exercise leads to a goal, by itself or over one other; and what is like the goal and lighter: the same place,
- * a shared part of the body, the same kind. A rung of the climb.
- */
-export function isRungTo(goal: string, catalogue: Catalogue): (slug: string) => boolean {
+/** What leads to an exercise that a class climbs to. */
+export interface Rungs {
+  /** By itself or over one other, by the library's links. */
+  isLinked: (slug: string) => boolean;
+  /** That, or like the goal and lighter: the same place, a shared part of the body, the same kind. */
+  isRung: (slug: string) => boolean;
+}
+
+export const NO_RUNGS: Rungs = { isLinked: () => false, isRung: () => false };
+
+export function rungsTo(goal: string, catalogue: Catalogue): Rungs {
   const top = catalogue.get(goal);
   const next = (slug: string) => {
     const exercise = catalogue.get(slug);
     return exercise ? leadsTo(exercise) : [];
   };
   const isLinked = (slug: string) =>
-    next(slug).includes(goal) || next(slug).some((each) => next(each).includes(goal));
-  return (slug) => {
-    const exercise = catalogue.get(slug);
-    if (slug === goal || !exercise || !top) return false;
-    return isLinked(slug) || isLighterKind(exercise, top);
+    slug !== goal &&
+    (next(slug).includes(goal) || next(slug).some((each) => next(each).includes(goal)));
+  return {
+    isLinked,
+    isRung: (slug) => {
+      const exercise = catalogue.get(slug);
+      if (slug === goal || !exercise || !top) return false;
+      return isLinked(slug) || isLighterKind(exercise, top);
+    },
   };
 }
 

@@ -1,4 +1,4 @@
-import type { Blueprint } from './blueprint.ts';
+import type { Blueprint } from './block.ts';
 import { lies, ofFamily, softer, withSlug } from './choice-tests.ts';
 import type { Choice } from './pool.ts';
 

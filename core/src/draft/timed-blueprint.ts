@@ -1,4 +1,4 @@
-import type { Block, Blueprint } from './blueprint.ts';
+import type { Block, Blueprint } from './block.ts';
 import type { Character } from './characters.ts';
 import { at, curls, lies, ofFamily, softer, withSlug } from './choice-tests.ts';
 import type { Choice } from './pool.ts';

@@ -1,3 +1,4 @@
+import { effortOfExercise } from '../body/load/option-load.ts';
 import { leadsTo, teachesAwareness, type Exercise } from '../movement/exercise.ts';
 import {
   BODY_PART_WORDS,
@@ -8,7 +9,7 @@ import {
 } from '../movement/words.ts';
 import type { Group } from '../review/group.ts';
 import { teachesFor } from '../movement/foundation-depth.ts';
-import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
+import type { Plan } from '../plan/plan.ts';
 import type { DraftContext } from './pool.ts';
 import type { DraftWishes } from './wishes.ts';
 
@@ -19,19 +20,25 @@ export function whyChosen(
   { catalogue }: DraftContext,
   group: Group,
 ): Record<string, string> {
-  const items = exerciseItemsOf(plan).map((item) => ({
-    id: item.id,
-    exercise: catalogue.require(item.exercise),
-  }));
+  const items = plan.segments.flatMap((segment) => {
+    const held = segment.items.flatMap((item) =>
+      item.kind === 'exercise' ? [{ id: item.id, exercise: catalogue.require(item.exercise) }] : [],
+    );
+    return held.map((each, index) => ({
+      ...each,
+      place: { block: segment.id, index, of: held.map(({ exercise }) => exercise) },
+    }));
+  });
   return Object.fromEntries(
-    items.map(({ id, exercise }, at) => {
+    items.map(({ id, exercise, place }, at) => {
       const later = items.slice(at + 1).map((each) => each.exercise);
       const reasons = [
         ...asked(exercise, wishes),
         ...climbing(exercise, wishes, later),
-        ...opening(exercise, at),
         ...themes(exercise, wishes),
+        ...opening(exercise, at),
         ...ending(exercise),
+        ...roleIn(place, exercise),
         ...teaching(exercise, later, group),
         ...answering(
           exercise,
@@ -69,7 +76,7 @@ function climbing(
 
 function opening(exercise: Exercise, at: number): string[] {
   if (at > 1 || !teachesAwareness(exercise)) return [];
-  return ['opens the class with breath and resting alignment'];
+  return at === 0 ? ['opens the class: the breath, before anything is asked'] : [];
 }
 
 function themes(exercise: Exercise, wishes: DraftWishes): string[] {
@@ -85,6 +92,65 @@ function themes(exercise: Exercise, wishes: DraftWishes): string[] {
       .map((id) => DIRECTION_WORDS[id]),
   ];
   return words.length > 0 ? [`for ${listWords(words)}`] : [];
+}
+
+/** Where an exercise stands in its block. */
+interface Place {
+  block: string;
+  index: number;
+  of: readonly Exercise[];
+}
+
+/** What it is there for in its block, as a teacher would say it. */
+function roleIn({ block, index, of }: Place, exercise: Exercise): string[] {
+  const efforts = of.map(effortOfExercise);
+  const isTop = of.length > 1 && effortOfExercise(exercise) === Math.max(...efforts);
+  const isLast = index === of.length - 1;
+  const next = of[index + 1];
+  if (exercise.family === 'release' && next) return ['lets go before the next one'];
+  switch (block) {
+    case 'arrive':
+    case 'warm':
+      return ['small and soft, while everybody still arrives'];
+    case 'wake':
+      return exercise.slug.startsWith('bridge')
+        ? ['wakes hips and back, plain before anything is added']
+        : ['warms what the next part needs'];
+    case 'front':
+    case 'trunk':
+      return isTop
+        ? ['the top of this part']
+        : ['a step up from the one before, still short of the top'];
+    case 'sides':
+      if (index === 0) return ['begins the side small, before longer levers'];
+      return isLast
+        ? ['ends the side: what worked is opened, then everybody rolls over once']
+        : ['goes on with the same hip, a little more of it'];
+    case 'hands':
+      if (isTop) return ['the top of the class: weight on the hands'];
+      return exercise.position === 'prone'
+        ? ['opens the back, the other way than the front of the trunk']
+        : ['brings the weight to the hands by steps'];
+    case 'upright':
+    case 'standing':
+      return ['brings the class upright, where it is used'];
+    case 'feet':
+      return ['warms feet, knees and hips on one heavy setting'];
+    case 'loops':
+      return ['frees the hips while the machine carries the legs'];
+    case 'box':
+      return ['the box once, for what only it can do'];
+    case 'arms':
+      return ['arms and posture, light and upright'];
+    case 'legs':
+      return ['legs, while trunk and hands rest'];
+    case 'back':
+      return ['the back of the body, by the clock'];
+    case 'close':
+      return ['slow, so that it ends as softly as it began'];
+    default:
+      return [];
+  }
 }
 
 function ending({ closing, family }: Exercise): string[] {

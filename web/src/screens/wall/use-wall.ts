@@ -23,7 +23,10 @@ export function useWall(token: string): Wall {
     stream.onmessage = ({ data }: MessageEvent<string>) => {
       const read = WallTold.safeParse(readJson(data));
       // What another version tells is no class that this one can show.
-      if (!read.success) return setLine('lost');
+      if (!read.success) {
+        setLine('lost');
+        return;
+      }
       heardMs = Date.now();
       setTold({ view: read.data, atMs: heardMs });
       setLine('open');

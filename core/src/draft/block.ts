@@ -1,0 +1,32 @@
+import type { Choice } from './pool.ts';
+
+/** The least and the most of something. */
+type Span = readonly [least: number, most: number];
+
+/** A stretch of a class that is made of one kind of work, and stays together. */
+export interface Block {
+  id: string;
+  name: string;
+  /** Of the class. */
+  share: Span;
+  exercises: Span;
+  /** What belongs there. */
+  fits: (choice: Choice) => boolean;
+  /** Of each of these at least one, where there is one: parts before wholes, and what the block is for. */
+  holds?: readonly ((choice: Choice) => boolean)[];
+  /** Its one-sided work goes through one side and then the other. */
+  isSeries?: true;
+  /** Gone through so many times in turn. */
+  rounds?: number;
+  /** Seconds of pause behind it. */
+  pauseS?: number;
+  /** In a published order, which no search changes. */
+  inOrder?: (a: Choice, b: Choice) => number;
+}
+
+/** How a class is built up: its blocks in turn. Which exercises fill them is found afterwards. */
+export interface Blueprint {
+  blocks: readonly Block[];
+  /** What this kind of class leaves out altogether. */
+  leavesOut: (choice: Choice) => boolean;
+}
