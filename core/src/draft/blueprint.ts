@@ -35,8 +35,10 @@ export function climbing(
   const goal = pool.find(({ exercise }) => exercise.slug === climbTo);
   const { blocks } = blueprint;
   const at = goal ? blocks.findIndex(({ fits }) => fits(goal)) : -1;
-  const before = blocks.slice(0, at).reduce((sum, { share }) => sum + (share[0] + share[1]) / 2, 0);
-  if (!goal || at < 0 || before >= HALF) return blueprint;
+  const startsAt = blocks
+    .slice(0, at)
+    .reduce((sum, { share }) => sum + (share[0] + share[1]) / 2, 0);
+  if (!goal || at < 0 || startsAt >= HALF) return blueprint;
   const [own] = blocks.slice(at, at + 1);
   if (!own) return blueprint;
   const isGoal = ({ exercise }: Choice) => exercise.slug === climbTo;
@@ -46,25 +48,27 @@ export function climbing(
   if (machine === 'reformer' || own.isSeries) {
     return { ...blueprint, blocks: [...others.slice(0, later), own, ...others.slice(later)] };
   }
+  const leadsThere = ({ exercise }: Choice) => leadsTo(exercise).includes(climbTo ?? '');
+  const behind = Math.max(1, blocks.findIndex(({ id }) => id === 'hands') + 1);
+  // What leads to the goal stands where it belongs before it, else beside it; never behind it.
+  const before = blocks
+    .slice(0, behind)
+    .map((block): Block => ({ ...block, fits: (choice) => block.fits(choice) && !isGoal(choice) }));
   const top: Block = {
     id: 'climb',
     name: 'Climb',
     share: [0.05, 0.14],
-    exercises: [2, 3],
+    exercises: [2, 4],
     fits: (choice) =>
-      isGoal(choice) ||
-      (choice.exercise.position === goal.exercise.position &&
-        leadsTo(choice.exercise).includes(climbTo ?? '')),
+      isGoal(choice) || (leadsThere(choice) && !before.some(({ fits }) => fits(choice))),
     holds: [isGoal],
     inOrder: (a, b) => Number(isGoal(a)) - Number(isGoal(b)) || a.effort - b.effort,
   };
-  const kept = blocks.map((block) =>
-    block === own
-      ? { ...block, fits: (choice: Choice) => own.fits(choice) && !isGoal(choice) }
-      : block,
-  );
-  const behind = Math.max(1, kept.findIndex(({ id }) => id === 'hands') + 1);
-  return { ...blueprint, blocks: [...kept.slice(0, behind), top, ...kept.slice(behind)] };
+  const after = blocks.slice(behind).map((block): Block => ({
+    ...block,
+    fits: (choice) => block.fits(choice) && !isGoal(choice) && !leadsThere(choice),
+  }));
+  return { ...blueprint, blocks: [...before, top, ...after] };
 }
 
 /** A choice in the block that it would stand in. */

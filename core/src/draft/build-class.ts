@@ -50,7 +50,8 @@ export function buildClass(
     }),
   };
   const whole = withPauses(bracketed(ordered, blueprint, context), blueprint);
-  return fitTime(mended(whole, context, group), context, TOLERANCE_S);
+  const given = new Set(blueprint.blocks.flatMap(({ id, inOrder }) => (inOrder ? [id] : [])));
+  return fitTime(mended(whole, given, context, group), context, TOLERANCE_S);
 }
 
 /** The blocks in turn, each with what was chosen for it. */
@@ -157,7 +158,7 @@ const REPAIRS = 8;
  * Takes repairs that the review offers as long as they leave less to settle: moves, other options and
  * pauses, never another exercise or one less.
  */
-function mended(plan: Plan, context: DraftContext, group: Group): Plan {
+function mended(plan: Plan, given: ReadonlySet<string>, context: DraftContext, group: Group): Plan {
   let current = plan;
   const retime = (of: Plan) => timePlan(of, context.catalogue, context.timing);
   for (let turn = 0; turn < REPAIRS; turn += 1) {
@@ -165,7 +166,7 @@ function mended(plan: Plan, context: DraftContext, group: Group): Plan {
     const findings = reviewOrder({ ...context, plan: current, timeline, retime, group });
     const repair = findings
       .flatMap((finding) => finding.repairs())
-      .filter(({ edit }) => keepsBlocks(edit, current))
+      .filter(({ edit }) => keepsBlocks(edit, current, given))
       .find(({ left }) => left !== undefined && left < findings.length);
     const result = repair && applyEdit(current, repair.edit);
     if (!result?.ok) return current;
@@ -174,15 +175,15 @@ function mended(plan: Plan, context: DraftContext, group: Group): Plan {
   return current;
 }
 
-/** Nothing is added or left out, and nothing leaves its block. */
-function keepsBlocks(edit: Edit, plan: Plan): boolean {
+/** Nothing is added or left out, nothing leaves its block, and what stands in an order of its own keeps it. */
+function keepsBlocks(edit: Edit, plan: Plan, given: ReadonlySet<string>): boolean {
   switch (edit.type) {
     case 'together':
-      return edit.edits.every((each) => keepsBlocks(each, plan));
+      return edit.edits.every((each) => keepsBlocks(each, plan, given));
     case 'addItem':
       return edit.item.kind === 'pause';
     case 'moveItem':
-      return placeOf(plan, edit.itemId)?.segmentId === edit.segmentId;
+      return placeOf(plan, edit.itemId)?.segmentId === edit.segmentId && !given.has(edit.segmentId);
     case 'setDose':
     case 'setOptions':
     case 'setRest':

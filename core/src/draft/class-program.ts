@@ -112,7 +112,7 @@ function onceEach(rows: Rows): void {
 }
 
 /** What it costs that a block is too short or long, for each second; has one too few or many; lacks what it is for. */
-const BLOCK_COST = { second: 0.12, exercise: 10, lacking: 14 } as const;
+const BLOCK_COST = { second: 0.12, exercise: 10, lacking: 40 } as const;
 
 /** Each block takes its share of the class, with its own work; wishes may stretch it, at a price. */
 function blockRows(rows: Rows, { blueprint, pool, wishes }: ProgramInput): void {
@@ -153,13 +153,17 @@ function blockRows(rows: Rows, { blueprint, pool, wishes }: ProgramInput): void 
   }
 }
 
-/** From so much effort on something is the top of a class that is not meant to be gentle. */
+/** From so much effort on something of the second half is the top of a class that is not meant to be gentle. */
 const CREST = { effort: 2.5, cost: 25 } as const;
 
-function crestRow(rows: Rows, { wishes }: ProgramInput): void {
+function crestRow(rows: Rows, { wishes, blueprint }: ProgramInput): void {
   if (wishes.effortMost < CREST.effort || rows.school.effortCeiling < 4) return;
   rows.program.positive('noCrest', CREST.cost);
-  const tops = rows.sum((choice) => Number(isWork(choice) && choice.effort >= CREST.effort));
+  const { blocks } = blueprint;
+  const late = new Set(blocks.slice(Math.floor(blocks.length / 2)).map(({ id }) => id));
+  const tops = rows.sum((choice) =>
+    Number(isWork(choice) && late.has(choice.block) && choice.effort >= CREST.effort),
+  );
   rows.program.row(`${tops} + noCrest >= 1`);
 }
 

@@ -4,9 +4,9 @@ import { leadsTo, type Exercise } from '../movement/exercise.ts';
 
 /** What leads to an exercise that a class climbs to. */
 export interface Rungs {
-  /** By itself or over one other, by the library's links. */
+  /** By the library's links. */
   isLinked: (slug: string) => boolean;
-  /** That, or like the goal and lighter: the same place, a shared part of the body, the same kind. */
+  /** That, over one other, or like the goal and lighter: the same place, a shared part of the body, the same kind. */
   isRung: (slug: string) => boolean;
 }
 
@@ -18,15 +18,14 @@ export function rungsTo(goal: string, catalogue: Catalogue): Rungs {
     const exercise = catalogue.get(slug);
     return exercise ? leadsTo(exercise) : [];
   };
-  const isLinked = (slug: string) =>
-    slug !== goal &&
-    (next(slug).includes(goal) || next(slug).some((each) => next(each).includes(goal)));
+  const isLinked = (slug: string) => next(slug).includes(goal);
+  const isLinkedOver = (slug: string) => next(slug).some(isLinked);
   return {
     isLinked,
     isRung: (slug) => {
       const exercise = catalogue.get(slug);
       if (slug === goal || !exercise || !top) return false;
-      return isLinked(slug) || isLighterKind(exercise, top);
+      return isLinked(slug) || isLinkedOver(slug) || isLighterKind(exercise, top);
     },
   };
 }
