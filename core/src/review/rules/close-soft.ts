@@ -89,7 +89,10 @@ function tooShort(context: RuleContext): Problem[] {
     {
       key: 'short',
       itemIds: last ? [last.item.id] : [],
-      sentence: `The close is ${showClock(softS)} of ${showClock(totalS)} (${Math.round((100 * softS) / totalS)} %); at least ${showClock(leastS)} of something soft is wanted.`,
+      sentence:
+        softS === 0
+          ? `There is no close: at least ${showClock(leastS)} of something soft is wanted.`
+          : `The close is ${showClock(softS)} of ${showClock(totalS)} (${Math.round((100 * softS) / totalS)} %); at least ${showClock(leastS)} of something soft is wanted.`,
       candidates: () => [
         ...addRelease(context).slice(0, 3),
         ...restLonger(context, leastS - softS),

@@ -36,6 +36,7 @@ export function ReadyCard({
   const { ready } = lesson;
   const isReader = useSession().data?.user.role === 'reader';
   const isEmpty = ready?.items === 0;
+  const told = ready ? toldOf(ready.toSettle) : NOTHING_TOLD;
   return (
     <article
       className={clsx(
@@ -62,13 +63,35 @@ export function ReadyCard({
               good={good}
               wanting={wanting}
               sentences={ready.toSettle[key]}
-              large={large}
+              told={told[key]}
             />
           ))}
         </ul>
       )}
     </article>
   );
+}
+
+type ToSettle = NonNullable<ReadyClass['ready']>['toSettle'];
+type Side = keyof ToSettle;
+
+/** Of a class, a tired eye reads two sentences; the plan has the rest. People come first, then the clock. */
+const MOST_TOLD = 2;
+const GRAVEST_FIRST: readonly Side[] = ['options', 'time', 'props', 'order'];
+const NOTHING_TOLD: Record<Side, number> = { options: 0, time: 0, props: 0, order: 0 };
+
+/** How many sentences of each side are told: one of each side before a second of any. */
+function toldOf(toSettle: ToSettle): Record<Side, number> {
+  const told = { ...NOTHING_TOLD };
+  let left = MOST_TOLD;
+  for (const round of [1, 2]) {
+    for (const side of GRAVEST_FIRST) {
+      if (left === 0 || toSettle[side].length < round) continue;
+      told[side] = round;
+      left -= 1;
+    }
+  }
+  return told;
 }
 
 interface HeadingProps {
@@ -153,12 +176,13 @@ function Readiness({
   good,
   wanting,
   sentences,
-  large,
+  told,
 }: {
   good: string;
   wanting: string;
-  sentences: string[];
-  large: boolean;
+  sentences: readonly string[];
+  /** How many of them are told here. */
+  told: number;
 }) {
   if (sentences.length === 0) {
     return (
@@ -167,15 +191,17 @@ function Readiness({
       </li>
     );
   }
-  // A tired eye reads two; the plan has the rest.
-  const shown = sentences.slice(0, large ? 2 : 1);
+  const rest = sentences.length - told;
   return (
     <li className="flex gap-2">
       <CircleAlert size={16} className="mt-0.5 shrink-0 text-copper" aria-hidden />
       <div>
-        <span className="font-semibold text-copper">{wanting}.</span> {shown.join(' ')}
-        {shown.length < sentences.length ? (
-          <span className="text-soft"> And {sentences.length - shown.length} more.</span>
+        <span className="font-semibold text-copper">{wanting}.</span>
+        {sentences.slice(0, told).map((sentence) => ` ${sentence}`)}
+        {rest > 0 ? (
+          <span className="text-soft">
+            {told > 0 ? ` And ${rest} more.` : ` ${rest} in the plan.`}
+          </span>
         ) : null}
       </div>
     </li>
