@@ -50,6 +50,7 @@ import {
   StudioSettings,
   Team,
   TeamMember,
+  SetAsideOften,
   TaughtParts,
 } from './studio.ts';
 
@@ -147,6 +148,7 @@ export const ANSWERS = {
   'PATCH /studio': read(StudioSettings),
   'GET /studio/room': read(NearlyFull),
   'GET /studio/taught': read(TaughtParts),
+  'GET /studio/set-aside': read(SetAsideOften),
   'GET /studio/desk': read(DeskState),
   'POST /studio/desk': made(DeskSecret),
   'DELETE /studio/desk': DONE,

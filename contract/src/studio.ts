@@ -100,6 +100,14 @@ export const Feed = z.object({
 });
 export type Feed = z.infer<typeof Feed>;
 export const Feeds = z.object({ feeds: z.array(Feed) });
+/** How often each rule was set aside on purpose in the classes of the last weeks. */
+export const SetAsideOften = z.object({
+  weeks: z.number(),
+  classes: z.number(),
+  rules: z.array(z.object({ rule: z.string(), classes: z.number(), reasons: z.array(z.string()) })),
+});
+export type SetAsideOften = z.infer<typeof SetAsideOften>;
+
 /** The address is told once and never again. */
 export const NewFeed = Feed.extend({ path: z.string() });
 

@@ -12,6 +12,7 @@ export async function studioOf(studioId: string): Promise<Studio> {
   if (!studio) throw new ApiError('not-found');
   return studio;
 }
+import { setAsideOften } from './set-aside.ts';
 import { taughtParts } from './taught-parts.ts';
 
 /** The studio itself: its cupboard, its pace, its schools. */
@@ -41,6 +42,7 @@ export function studioRouter() {
   });
 
   /** What a pace can be learned from. */
+  on('GET /studio/set-aside', (_request, { studioId }) => setAsideOften(studioId, new Date()));
   on('GET /studio/taught', async (_request, { studioId }) => taughtParts(await studioOf(studioId)));
 
   /** A code with which somebody may set up a studio of their own on this server. */

@@ -73,6 +73,7 @@ const ROUTES: [route: string, who: string, stranger: number][] = [
   ['PATCH /studio', 'o', 422],
   ['GET /studio/room', 'oi', 200],
   ['GET /studio/taught', 'oi', 200],
+  ['GET /studio/set-aside', 'oi', 200],
   ['GET /studio/desk', 'oi', 200],
   ['POST /studio/desk', 'o', 201],
   ['DELETE /studio/desk', 'o', 204],

@@ -94,6 +94,7 @@ export const ACCESS = {
   'PATCH /studio': OWNER,
   'GET /studio/room': STAFF,
   'GET /studio/taught': STAFF,
+  'GET /studio/set-aside': STAFF,
   'GET /studio/desk': STAFF,
   'POST /studio/desk': OWNER,
   'DELETE /studio/desk': OWNER,

@@ -8,6 +8,7 @@ import { NotFound } from '../../parts/not-found.tsx';
 import type { StudioSettings } from '@wrenfern/contract/studio';
 import { useSession } from '../../data/use-session.ts';
 import { useStudio } from '../../data/use-studio.ts';
+import { SetAsideOftenPart } from './set-aside-often.tsx';
 import { Button } from '../../parts/button.tsx';
 import { Field, inputClass, TextField } from '../../parts/field.tsx';
 import { Select } from '../../parts/select.tsx';
@@ -58,6 +59,10 @@ function SchoolForm({
       <fieldset disabled={!isOwner} className="flex flex-col gap-8">
         <NameAndWhy draft={draft} onChange={set} errors={errors} />
         <UsualWays draft={draft} onChange={set} />
+        <SetAsideOftenPart
+          isOff={(id) => draft.rules[id] === 'off'}
+          onOff={(id) => set({ rules: { ...draft.rules, [id]: 'off' } })}
+        />
         <Rules draft={draft} onChange={set} />
         <Weights draft={draft} onChange={set} />
       </fieldset>
