@@ -43,11 +43,6 @@ await page.getByRole('button', { name: /Come in/ }).waitFor();
 await page.getByRole('button', { name: /Come in/ }).click();
 await page.locator('article').first().waitFor();
 await shoot('today');
-await page.getByRole('button', { name: 'New class' }).click();
-await page.getByText('It begins').waitFor();
-await page.getByText('Reformer', { exact: true }).click();
-await shoot('new-class');
-await page.keyboard.press('Escape');
 const href = await page.locator('article h2 a').first().getAttribute('href');
 const id = href?.split('/')[2] ?? '';
 
@@ -113,4 +108,12 @@ await page.emulateMedia({ colorScheme: 'dark' });
 await teachSome(page, id);
 await shoot('teach');
 await shoot('teach-tablet', TABLET);
+const path = await page.evaluate(async (of) => {
+  const made = await fetch(`/api/classes/${of}/wall`, { method: 'POST' });
+  return ((await made.json()) as { path: string }).path;
+}, id);
+const wall = await browser.newPage({ viewport: DESK, locale: 'en-GB' });
+await wall.goto(base + path);
+await wall.getByRole('region', { name: 'Now' }).waitFor();
+await wall.screenshot({ path: `${folder}wall.png` });
 await browser.close();

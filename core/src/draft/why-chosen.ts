@@ -50,7 +50,12 @@ export function whyChosen(
         ),
       ];
       const [first, second] = reasons;
-      const words = [first ?? `works the ${exercise.movers[0] ?? 'whole body'}`, second];
+      // What it is there for is enough; what it needs and teaches is for those that stand in no block.
+      const isSaid = roleIn(place, exercise).includes(first ?? '');
+      const words = [
+        first ?? `works the ${exercise.movers[0] ?? 'whole body'}`,
+        ...(isSaid ? [] : [second]),
+      ];
       return [id, `${capital(words.filter(Boolean).join('; '))}.`];
     }),
   );

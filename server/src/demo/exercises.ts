@@ -12,7 +12,6 @@ const HOME = {
 } as const;
 
 const breathing = builtInCatalogue.require('breath-three-way');
-const rollDown = builtInCatalogue.require('standing-roll-down');
 
 /** How the demo studio arrives on its machines. */
 const ON_THE_CARRIAGE: Exercise = Exercise.parse({
@@ -42,24 +41,7 @@ const ON_THE_CARRIAGE: Exercise = Exercise.parse({
   swaps: ['footwork'],
 });
 
-/** How its machine classes end. */
-const BESIDE_THE_MACHINE: Exercise = Exercise.parse({
-  ...rollDown,
-  slug: 'roll-down-beside',
-  name: 'Roll down beside the machine',
-  otherNames: [],
-  classicOrder: undefined,
-  machine: 'reformer',
-  purpose: 'Lets the spine hang once more, both feet on the floor, a hand near the frame.',
-  options: rollDown.options
-    .filter(({ number }) => number !== 2)
-    .map((option, index) => ({ ...option, number: index + 1 })),
-  standard: 1,
-  prepares: [],
-  swaps: ['front-lunge-stretch'],
-});
-
 /** The demo studio's own exercises; everything about them is invented. */
-export const DEMO_EXERCISES: readonly Exercise[] = [ON_THE_CARRIAGE, BESIDE_THE_MACHINE];
+export const DEMO_EXERCISES: readonly Exercise[] = [ON_THE_CARRIAGE];
 
 export const DEMO_CATALOGUE = createCatalogue([...builtInExercises, ...DEMO_EXERCISES]);

@@ -109,7 +109,7 @@ export const FOUNDATIONS: Plan = plan(
       [
         exercise('hamstring-strap', { options: [1, 2] }),
         exercise('supine-twist', { options: [1, 2] }),
-        exercise('final-rest', { dose: free(135) }),
+        exercise('final-rest', { dose: free(120) }),
         exercise('return-to-sitting'),
       ],
     ],
@@ -121,7 +121,7 @@ export const BACK_EASE: Plan = plan(
   {
     title: 'Back ease',
     style: 'slow',
-    targetS: 1800,
+    targetS: 2700,
     school: 'graded-load',
     note: 'Nothing seated and round. Cushions at the end.',
   },

@@ -16,6 +16,11 @@ interface EffortProps {
   again: () => Promise<unknown>;
 }
 
+function effortSaid(events: readonly LiveEvent[], personId: string, rating: number): LiveEvent {
+  const order = nextOrder(events);
+  return { type: 'effort', id: crypto.randomUUID(), atMs: Date.now(), order, personId, rating };
+}
+
 /** How hard it was for each, as they say on the way out, and what that comes to over the time it took. */
 export function EffortOfEach({ lesson, events, tookS, again }: EffortProps) {
   const [sending, setSending] = useState<string>();
@@ -24,16 +29,8 @@ export function EffortOfEach({ lesson, events, tookS, again }: EffortProps) {
   if (coming.length === 0) return null;
   const keep = async (personId: string, rating: number) => {
     setSending(personId);
-    const event: LiveEvent = {
-      type: 'effort',
-      id: crypto.randomUUID(),
-      atMs: Date.now(),
-      order: nextOrder(events),
-      personId,
-      rating,
-    };
     try {
-      const body = { events: [event], after: 0 };
+      const body = { events: [effortSaid(events, personId, rating)], after: 0 };
       await request(EventsTaken, 'POST', `/classes/${lesson.id}/events`, body);
       await again();
     } catch (error) {
