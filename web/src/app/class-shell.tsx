@@ -16,6 +16,7 @@ import { RequireSession } from './shell.tsx';
 const TABS = [
   { to: 'plan', name: 'Plan' },
   { to: 'options', name: 'Options' },
+  { to: 'rehearse', name: 'Rehearse', isWide: true },
   { to: 'check-in', name: 'Check-in' },
   { to: 'log', name: 'Log' },
 ] as const;
@@ -62,13 +63,15 @@ function ClassHeader({ lesson }: { lesson: WholeClass }) {
         </p>
       </div>
       <nav aria-label="This class" className="flex items-center gap-0.5 sm:gap-1">
-        {(isReader ? TABS.slice(0, 1) : TABS).map(({ to, name }) => (
+        {(isReader ? TABS.slice(0, 1) : TABS).map(({ to, name, ...tab }) => (
           <NavLink
             key={to}
             to={`/classes/${lesson.id}/${to}`}
             className={({ isActive }) =>
               clsx(
                 'rounded-lg px-2 py-1.5 sm:px-3',
+                // On a phone nobody rehearses; it is reached from a wider screen.
+                'isWide' in tab && 'max-sm:hidden',
                 isActive ? 'bg-mist font-semibold text-fern' : 'hover:bg-mist',
               )
             }

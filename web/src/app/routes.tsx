@@ -61,6 +61,7 @@ export const router = createBrowserRouter([
               { path: 'plan', lazy: () => import('../screens/plan/plan.tsx') },
               { path: 'check-in', lazy: () => import('../screens/check-in/check-in.tsx') },
               { path: 'options', lazy: () => import('../screens/options/options.tsx') },
+              { path: 'rehearse', lazy: () => import('../screens/rehearse/rehearse.tsx') },
               { path: 'log', lazy: () => import('../screens/log/log.tsx') },
             ],
           },

@@ -1,10 +1,11 @@
 import { ListPlus, PanelRight } from 'lucide-react';
-import { useMemo, useState } from 'react';
-import { useStore } from 'zustand';
+import { useEffect, useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useStore, type StoreApi } from 'zustand';
 import type { WholeClass } from '@wrenfern/contract/classes';
 import type { Analysis } from '@wrenfern/core';
 import { applyEdit, type Edit } from '@wrenfern/core/plan/edits';
-import type { Plan } from '@wrenfern/core/plan/plan';
+import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass, repairsIn, timeIn } from '../../data/class-analysis.ts';
 import { useLesson } from '../../data/use-lesson.ts';
@@ -59,6 +60,7 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
     repairsIn(lesson, editor.getState().plan, catalogue, finding),
   );
   useWalk(plan.machine);
+  useAskedFor(editor);
   return (
     <PlanScreenContext value={screen}>
       <DragArea editor={editor} onHold={previewDrop}>
@@ -72,6 +74,19 @@ function PlanScreen({ lesson }: { lesson: WholeClass }) {
       <KeysHelp keys={PLAN_KEYS} />
     </PlanScreenContext>
   );
+}
+
+/** The row that an address asks for, such as the one where a rehearsal stopped: chosen, and in sight. */
+function useAskedFor(editor: StoreApi<PlanEditor>): void {
+  const itemId = useSearchParams()[0].get('item');
+  useEffect(() => {
+    const { plan, select } = editor.getState();
+    if (!itemId || !itemsOf(plan).some(({ id }) => id === itemId)) return;
+    select(itemId);
+    document
+      .querySelector(`[data-item="${CSS.escape(itemId)}"]`)
+      ?.scrollIntoView({ block: 'center' });
+  }, [editor, itemId]);
 }
 
 /** Exercises to add, the score, and what is chosen; on a narrow screen the sides are drawers. */

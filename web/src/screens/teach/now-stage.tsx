@@ -25,6 +25,7 @@ export function NowStage({
   school,
   gear,
   pause,
+  speed = 1,
 }: {
   now: NowView;
   school: SchoolRules;
@@ -32,13 +33,15 @@ export function NowStage({
   gear: ReactNode;
   /** What there is to do while nobody exercises. */
   pause: ReactNode;
+  /** Seconds of the class in a second: 1 while it is taught, 0 where it stands still. */
+  speed?: number;
 }) {
   const catalogue = useCatalogue();
   const exercise = now.item.exercise ? catalogue.get(now.item.exercise) : undefined;
   // A variant that is being done shows itself, not the first one of its series.
   const option = exercise?.options[(now.part?.variant ?? now.item.option ?? 1) - 1];
   const words = exercise && option ? schoolWords(exercise, option, school) : undefined;
-  const shareAt = useShareAt(now);
+  const shareAt = useShareAt(now, speed);
   return (
     <section
       aria-label="Now"
@@ -52,7 +55,7 @@ export function NowStage({
             view={exercise.view}
             round={tempoOf(exercise, option) === 'circle'}
             shareAt={shareAt}
-            playing={now.part?.kind === 'work' && now.part.eachS !== undefined}
+            playing={speed > 0 && now.part?.kind === 'work' && now.part.eachS !== undefined}
             mirrored={now.part?.side === 'left'}
             width={470}
             height={250}
@@ -125,12 +128,12 @@ function SayAndWatch({ exercise, pelvis }: SayProps) {
 }
 
 /** The share of the repetition at any moment: the class clock, carried on between its ticks. */
-function useShareAt(now: NowView): (seconds: number) => number {
+function useShareAt(now: NowView, speed: number): (seconds: number) => number {
   const known = useRef({ share: 0, atS: 0, eachS: 1 });
   useEffect(() => {
-    const eachS = now.part?.eachS ?? 1;
+    const eachS = (now.part?.eachS ?? 1) / Math.max(speed, 0.01);
     known.current = { share: phaseShare(now), atS: performance.now() / 1000, eachS };
-  }, [now]);
+  }, [now, speed]);
   return useCallback((seconds) => {
     const { share, atS, eachS } = known.current;
     return (share + Math.max(0, seconds - atS) / eachS) % 1;
