@@ -517,7 +517,19 @@ describe('supports', () => {
           helped.add(need.prop);
         }
       }),
-      { ...RUNS, numRuns: 60 },
+      {
+        ...RUNS,
+        numRuns: 60,
+        examples: [
+          [
+            ['bird-dog', 'chest-lift', 'kneeling-hinge', 'clam'].map((slug) =>
+              builtInCatalogue.require(slug),
+            ),
+            2,
+            ['knee', 'forward-head'].map((caution) => CautionEntry.parse({ caution })),
+          ],
+        ],
+      },
     );
     // What lies under knees and heads comes from supports alone.
     expect([...helped]).toEqual(expect.arrayContaining(['pad', 'towel']));

@@ -138,7 +138,9 @@ describe.each(named)('%s', (_slug, exercise: Exercise) => {
   it('draws on the machine that it is for, set as its words say', () => {
     for (const option of exercise.options) {
       for (const { pose } of bodiesOf(option)) {
-        expect(pose.machine !== undefined).toBe(exercise.machine === 'reformer');
+        // What sets no springs is done beside the machine.
+        const isOnIt = exercise.machine === 'reformer' && option.settings?.springs !== undefined;
+        expect(pose.machine !== undefined).toBe(isOnIt);
         const { box } = option.settings ?? {};
         if (box) expect(pose.machine?.box).toBe(box);
       }
