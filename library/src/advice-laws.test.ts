@@ -15,7 +15,7 @@ import { offerItem } from '@wrenfern/core/people/offered-item';
 import { chooseOptions } from '@wrenfern/core/people/choose-options';
 import { classVerdicts } from '@wrenfern/core/people/class-verdict';
 import { hitsOf, NO_CLOCK } from '@wrenfern/core/people/hits';
-import { Person, type CautionEntry } from '@wrenfern/core/people/person';
+import { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { explainReason } from '@wrenfern/core/people/reasons';
 import { boundsOf, restrictionsOf } from '@wrenfern/core/people/restrictions';
 import { sayChoice } from '@wrenfern/core/people/say-choice';

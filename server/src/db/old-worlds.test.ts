@@ -125,7 +125,8 @@ describe('starting', () => {
       expect(await outline()).toEqual(reached);
       if (!wasKilled) break;
     }
-  });
+    // Each step of each migration is a start of its own: minutes on a slow machine.
+  }, 240_000);
 
   async function wholeOutline() {
     await migrate(database);
