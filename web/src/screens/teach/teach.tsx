@@ -1,6 +1,6 @@
 import type { Analysis } from '@wrenfern/core';
 import { gearWords } from '@wrenfern/core/room/gear-words';
-import { useCallback, useEffect, useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { LostPage } from '../../parts/not-found.tsx';
 import type { EventsRead } from '../../data/use-classes.ts';
@@ -12,6 +12,7 @@ import { RequestProblem } from '../../data/request.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { Empty, Failed, Loading } from '../../parts/states.tsx';
+import { useDarkRoom } from '../../parts/dark-room.ts';
 import { minutes } from '../../parts/dates.ts';
 import { useStayAwake } from '../../parts/stay-awake.ts';
 import { eachTime } from '@wrenfern/core/people/attendee';
@@ -30,16 +31,9 @@ import { useTeachKeys } from './teach-keys.ts';
 import { VersionsAside } from './versions-aside.tsx';
 import { WhoComes } from './who-comes.tsx';
 
-/** Full screen, dark in any theme: a room is taught in low light, at arm's length. */
+/** Full screen, at arm's length. */
 export function Component() {
-  useEffect(() => {
-    const { classList } = document.documentElement;
-    const wasDark = classList.contains('dark');
-    classList.add('dark');
-    return () => {
-      if (!wasDark) classList.remove('dark');
-    };
-  }, []);
+  useDarkRoom();
   return <LoadedTeach />;
 }
 

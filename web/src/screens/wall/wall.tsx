@@ -4,6 +4,7 @@ import { useParams } from 'react-router';
 import { listWords } from '@wrenfern/core/movement/words';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { WallTold } from '@wrenfern/contract/wall';
+import { useDarkRoom } from '../../parts/dark-room.ts';
 import { Figure } from '../../parts/figure.tsx';
 import { useStayAwake } from '../../parts/stay-awake.ts';
 import { useWall } from './use-wall.ts';
@@ -15,14 +16,7 @@ export function Component() {
   const { token = '' } = useParams();
   const { told, toldAtMs, line } = useWall(token);
   useStayAwake(told?.status === 'running');
-  useEffect(() => {
-    const { classList } = document.documentElement;
-    const wasDark = classList.contains('dark');
-    classList.add('dark');
-    return () => {
-      if (!wasDark) classList.remove('dark');
-    };
-  }, []);
+  useDarkRoom();
   return (
     <main className="flex h-dvh flex-col overflow-hidden bg-paper text-ink">
       {line === 'lost' || line === 'closed' ? <Line line={line} /> : null}
