@@ -7,7 +7,10 @@ beforeEach(
 );
 afterEach(() => void vi.useRealTimers());
 
-const pass = (ms: number) => act(() => vi.advanceTimersByTime(ms));
+const pass = (ms: number): void =>
+  act(() => {
+    vi.advanceTimersByTime(ms);
+  });
 
 describe('a class that is played', () => {
   it('goes on at the speed that is chosen, and stands where it is stopped', () => {
