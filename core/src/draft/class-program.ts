@@ -80,8 +80,9 @@ export function classProgram(input: ProgramInput): string {
   onceEach(rows);
   blockRows(rows, input);
   crestRow(rows, input);
-  partRows(rows);
-  stepRows(rows);
+  const isOpen = (choice: PlacedChoice) => !list.some(({ forbids }) => forbids(choice));
+  partRows(rows, isOpen);
+  stepRows(rows, isOpen);
   if (holds.has('school')) schoolRows(rows, input.rules ?? RULES);
   themeRows(rows, input, holds);
   for (const { id } of list) {
@@ -170,7 +171,10 @@ function crestRow(rows: Rows, { wishes, blueprint }: ProgramInput): void {
 /** From so much effort on something of the same block comes before it that is not so far below. */
 const STEEP = { from: 3, step: 2.5 } as const;
 
-function stepRows(rows: Rows): void {
+/** What a wish rules out is asked of nobody. */
+type Open = (choice: PlacedChoice) => boolean;
+
+function stepRows(rows: Rows, isOpen: Open): void {
   if (rows.school.rules['classic-order'] === 'must') return;
   for (const choice of rows.pool) {
     if (choice.effort < STEEP.from) continue;
@@ -178,17 +182,17 @@ function stepRows(rows: Rows): void {
       other.block === choice.block &&
       other.effort < choice.effort &&
       other.effort >= choice.effort - STEEP.step;
-    const steps = rows.pool.filter(isStep);
+    const steps = rows.pool.filter((other) => isOpen(other) && isStep(other));
     if (steps.length > 0) rows.wants(choice, (other) => steps.includes(other as PlacedChoice));
   }
 }
 
 /** Whoever does the whole has done a part of it; in a published order the order itself sees to that. */
-function partRows(rows: Rows): void {
+function partRows(rows: Rows, isOpen: Open): void {
   if (rows.school.rules['classic-order'] === 'must') return;
   for (const { parts, wholes } of PARTS_FIRST) {
     const isPart: ChoiceTest = ({ exercise }) => parts.includes(exercise.slug);
-    if (!rows.pool.some(isPart)) continue;
+    if (!rows.pool.some((choice) => isOpen(choice) && isPart(choice))) continue;
     for (const choice of rows.pool) {
       if (wholes.includes(choice.exercise.slug)) rows.wants(choice, isPart);
     }

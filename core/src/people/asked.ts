@@ -5,7 +5,8 @@ import {
   measuresOfWay,
   type Way,
 } from '../body/aids/aided-option.ts';
-import { aidOf, type Aid, type AidId } from '../body/aids/aids.ts';
+import type { Aid, AidId } from '../body/aids/aid.ts';
+import { aidOf } from '../body/aids/aids.ts';
 import type { BodySide } from '../body/full-pose.ts';
 import type { OptionMeasures, Peak } from '../body/measures/measures-of.ts';
 import { fullPose } from '../body/shapes/index.ts';

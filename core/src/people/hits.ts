@@ -1,4 +1,5 @@
-import { AIDS, type AidId, type AskedMeasure } from '../body/aids/aids.ts';
+import type { AidId, AskedMeasure } from '../body/aids/aid.ts';
+import { AIDS } from '../body/aids/aids.ts';
 import type { BodySide } from '../body/full-pose.ts';
 import type { Option } from '../movement/exercise.ts';
 import { amountOf, type Asked } from './asked.ts';

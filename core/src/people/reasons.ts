@@ -1,4 +1,5 @@
-import { aidOf, type AidId } from '../body/aids/aids.ts';
+import type { AidId } from '../body/aids/aid.ts';
+import { aidOf } from '../body/aids/aids.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import type { Position } from '../movement/vocabulary.ts';
 import { showAmount } from './amounts.ts';

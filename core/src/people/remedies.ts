@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { AID_IDS, aidOf, type AidId } from '../body/aids/aids.ts';
+import { AID_IDS, type AidId } from '../body/aids/aid.ts';
+import { aidOf } from '../body/aids/aids.ts';
 import type { Exercise, Option } from '../movement/exercise.ts';
 import { optionOf } from '../movement/exercise.ts';
 import { OptionNumber } from '../movement/vocabulary.ts';

@@ -1,4 +1,4 @@
-import type { AidId } from '../body/aids/aids.ts';
+import type { AidId } from '../body/aids/aid.ts';
 import type { Timeless } from './asks.ts';
 
 /** What is seen or said while somebody moves, and what is tried for it. Common practice. */

@@ -1,4 +1,5 @@
-import { aidOf, type AidId } from '../body/aids/aids.ts';
+import type { AidId } from '../body/aids/aid.ts';
+import { aidOf } from '../body/aids/aids.ts';
 import type { Option } from '../movement/exercise.ts';
 import { amountOf, askedBy, fittingAids, type Asked } from './asked.ts';
 import { isByClock } from './asks.ts';

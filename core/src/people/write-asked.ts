@@ -1,4 +1,4 @@
-import { AID_IDS } from '../body/aids/aids.ts';
+import { AID_IDS } from '../body/aids/aid.ts';
 import type { Option } from '../movement/exercise.ts';
 import { askAfresh, fittingAids, NEAR_ASKS, type Asked, type Kept } from './asked.ts';
 import { SIDE_ASKS, WHOLE_ASKS } from './asks.ts';

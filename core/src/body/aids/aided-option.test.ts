@@ -5,7 +5,8 @@ import { makeExercise } from '../../testing/make-exercise.ts';
 import { measuresOf } from '../measures/measures-of.ts';
 import { bodiesOf } from '../option-body.ts';
 import { aidedOption, fittingAids, inOrder, measuresOfWay } from './aided-option.ts';
-import { AID_IDS, aidOf, AIDS, type AidId } from './aids.ts';
+import { AID_IDS, type AidId } from './aid.ts';
+import { aidOf, AIDS } from './aids.ts';
 
 function posed(...poses: KeyPose[]): Option {
   const [option] = makeExercise('posed', { options: [{ poses }, {}] }).options;

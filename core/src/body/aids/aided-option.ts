@@ -11,7 +11,8 @@ import { bodiesOf } from '../option-body.ts';
 import { fullPose } from '../shapes/index.ts';
 import { weigh } from '../statics.ts';
 import type { WholeMeasure } from '../measures/measure-names.ts';
-import { aidOf, AIDS, type Aid, type AidId, type AskedMeasure } from './aids.ts';
+import type { Aid, AidId, AskedMeasure } from './aid.ts';
+import { aidOf, AIDS } from './aids.ts';
 
 /** Common practice: more than two at once is another exercise. */
 export const MOST_AIDS = 2;

@@ -16,7 +16,7 @@ import { analyseClass } from '../../data/class-analysis.ts';
 import { useLesson } from '../../data/use-lesson.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { ToggleChip } from '../../parts/chip.tsx';
-import { Empty } from '../../parts/states.tsx';
+import { EmptyPlan } from '../../parts/empty-plan.tsx';
 import { isTyping } from '../../parts/typing.ts';
 import { GearNext, GearNow } from '../teach/gear-now.tsx';
 import { NowStage } from '../teach/now-stage.tsx';
@@ -46,16 +46,7 @@ export function Component() {
     [lesson, catalogue],
   );
   if (analysis.timeline.items.length === 0) {
-    return (
-      <div className="mx-auto max-w-xl p-10">
-        <Empty title="The plan is empty">
-          <Link className="font-semibold text-fern underline" to={`/classes/${lesson.id}/plan`}>
-            Plan the class
-          </Link>{' '}
-          first, then play it here.
-        </Empty>
-      </div>
-    );
+    return <EmptyPlan classId={lesson.id} then="play it here" />;
   }
   return <Stage lesson={rehearsed} analysis={analysis} findings={findings} />;
 }

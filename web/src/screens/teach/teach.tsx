@@ -11,8 +11,9 @@ import { useClass, useClassEvents } from '../../data/use-classes.ts';
 import { RequestProblem } from '../../data/request.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
-import { Empty, Failed, Loading } from '../../parts/states.tsx';
+import { Failed, Loading } from '../../parts/states.tsx';
 import { useDarkRoom } from '../../parts/dark-room.ts';
+import { EmptyPlan } from '../../parts/empty-plan.tsx';
 import { minutes } from '../../parts/dates.ts';
 import { useStayAwake } from '../../parts/stay-awake.ts';
 import { eachTime } from '@wrenfern/core/people/attendee';
@@ -92,16 +93,7 @@ function Teach({ lesson, known, onStarted }: TeachProps) {
   useTeachKeys(run, timeline, starting.begin);
   useStayAwake(run.state.status === 'running');
   if (timeline.items.length === 0) {
-    return (
-      <div className="mx-auto max-w-xl p-10">
-        <Empty title="The plan is empty">
-          <Link className="font-semibold text-fern underline" to={`/classes/${lesson.id}/plan`}>
-            Plan the class
-          </Link>{' '}
-          first, then teach it from here.
-        </Empty>
-      </div>
-    );
+    return <EmptyPlan classId={lesson.id} then="teach it from here" />;
   }
   if (run.state.status === 'ready') {
     return <Before lesson={lesson} analysis={analysis} starting={starting} />;
