@@ -10,6 +10,7 @@ import {
 import type { Group } from '../review/group.ts';
 import { teachesFor } from '../movement/foundation-depth.ts';
 import type { Plan } from '../plan/plan.ts';
+import { PARTS_FIRST } from './parts-first.ts';
 import type { DraftContext } from './pool.ts';
 import type { DraftWishes } from './wishes.ts';
 
@@ -99,6 +100,8 @@ function themes(exercise: Exercise, wishes: DraftWishes): string[] {
   return words.length > 0 ? [`for ${listWords(words)}`] : [];
 }
 
+const PLAIN_BRIDGE = PARTS_FIRST.find(({ parts }) => parts.includes('bridge-roll'));
+
 /** Where an exercise stands in its block. */
 interface Place {
   block: string;
@@ -118,8 +121,11 @@ function roleIn({ block, index, of }: Place, exercise: Exercise): string[] {
     case 'warm':
       return ['small and soft, while everybody still arrives'];
     case 'wake':
-      return exercise.slug.startsWith('bridge')
-        ? ['wakes hips and back, plain before anything is added']
+      if (PLAIN_BRIDGE?.parts.includes(exercise.slug)) {
+        return ['wakes hips and back, plain before anything is added'];
+      }
+      return PLAIN_BRIDGE?.wholes.includes(exercise.slug)
+        ? ['the bridge with one thing added']
         : ['warms what the next part needs'];
     case 'front':
     case 'trunk':

@@ -156,8 +156,9 @@ async function keepAsTaught(
 
 function needTimesOf(row: ClassRow, events: readonly LiveEvent[]): void {
   const startMs = row.startsAt.getTime();
-  events.forEach(({ atMs }, index) => {
-    if (Math.abs(atMs - startMs) <= DAY_MS) return;
+  events.forEach(({ atMs, type }, index) => {
+    // How hard it was is often said in the next class.
+    if (type === 'effort' || Math.abs(atMs - startMs) <= DAY_MS) return;
     throw new ApiError('invalid', [
       { path: ['events', index, 'atMs'], message: 'is more than a day away from the class' },
     ]);
