@@ -70,20 +70,6 @@ async function until(isSo: () => boolean): Promise<void> {
   while (!isSo()) await new Promise((resolve) => setTimeout(resolve, 50));
 }
 
-describe('a press long behind its class', () => {
-  it('is refused, but for how hard it was, which is often said in the next one', async () => {
-    const owner = await makeStudio(app, 'said-later');
-    const id = await makeClass(owner, new Date(Date.now() - 5 * 86_400_000));
-    const late = (more: object) => ({
-      events: [{ id: crypto.randomUUID(), atMs: Date.now(), order: 1, ...more }],
-      after: 0,
-    });
-    const send = (more: object) => owner.agent.post(`/api/classes/${id}/events`).send(late(more));
-    await send({ type: 'effort', personId: 'somebody', rating: 6 }).expect(201);
-    await send({ type: 'start' }).expect(422);
-  });
-});
-
 describe('the wall', () => {
   it('is open to nobody before there is an address, and no longer than its day', async () => {
     const owner = await makeStudio(app, 'wall-nobody');
