@@ -1,4 +1,5 @@
 import type { Dose } from '@wrenfern/core/movement/dose';
+import type { Machine } from '@wrenfern/core/movement/vocabulary';
 import {
   Plan,
   type Bracket,
@@ -18,7 +19,7 @@ interface Bracketed {
 /** A plan written by hand in code. Items get ids by slug and place, so that it is the same every time. */
 export function composePlan(
   details: Partial<PlanDetails> & { title: string; targetS: number },
-  segments: [string, (Item | Bracketed)[]][],
+  segments: [name: string, items: (Item | Bracketed)[], station?: Machine][],
 ): Plan {
   let number = 0;
   const brackets: Bracket[] = [];
@@ -32,9 +33,10 @@ export function composePlan(
     brackets.push(bracket);
     return line.items.map((item) => ({ ...named(item), bracket: bracket.id }));
   };
-  const parts = segments.map(([name, items]) => ({
+  const parts = segments.map(([name, items, station]) => ({
     id: name.toLowerCase().replace(/[^a-z0-9]+/g, '-'),
     name,
+    ...(station ? { station } : {}),
     items: items.flatMap(lines),
   }));
   return Plan.parse({

@@ -1,3 +1,4 @@
+import type { Machine } from '../movement/vocabulary.ts';
 import type { Came } from './came.ts';
 import type { CautionId } from './cautions/cautions.ts';
 import type { HandChoice } from './choice.ts';
@@ -15,6 +16,8 @@ export interface Attendee {
   /** By item id. */
   byHand?: Readonly<Record<string, HandChoice>>;
   came?: Came | undefined;
+  /** Where they begin in a class of two groups, where somebody put them there. */
+  startsOn?: Machine | undefined;
   /** The studio's own numbers, as far as they are about this person's cautions. */
   ownBounds?: OwnBounds | undefined;
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { Dose } from '../movement/dose.ts';
 import { Gear } from '../movement/gear.ts';
-import { OptionNumber, Side } from '../movement/vocabulary.ts';
+import { Machine, OptionNumber, Side } from '../movement/vocabulary.ts';
 import {
   Bracket,
   Item,
@@ -83,6 +83,8 @@ export const SingleEdit = z.discriminatedUnion('type', [
     segmentId: id,
     name: z.string().trim().min(1).max(120),
   }),
+  /** In a class of two groups: where a part is done by one of them; by all where it is left out. */
+  z.strictObject({ type: z.literal('setStation'), segmentId: id, station: Machine.optional() }),
   z.strictObject({ type: z.literal('setDetails'), details: PlanDetails.partial() }),
   /** A finding that stands on purpose; told again where no reason is given. */
   SetAside.partial({ reason: true }).extend({ type: z.literal('setAside') }),
@@ -204,7 +206,19 @@ function applySingle(plan: Plan, edit: SingleEdit): EditResult {
     case 'moveSegment':
       return moveSegment(plan, edit.segmentId, edit.index);
     case 'renameSegment':
-      return renameSegment(plan, edit.segmentId, edit.name);
+      return changeSegment(plan, edit.segmentId, (segment) => ({
+        next: { ...segment, name: edit.name },
+        inverse: { type: 'renameSegment', segmentId: segment.id, name: segment.name },
+      }));
+    case 'setStation':
+      return changeSegment(plan, edit.segmentId, ({ station: before, ...segment }) => ({
+        next: { ...segment, ...(edit.station ? { station: edit.station } : {}) },
+        inverse: {
+          type: 'setStation',
+          segmentId: segment.id,
+          ...(before ? { station: before } : {}),
+        },
+      }));
     case 'setAside':
       return setAside(plan, edit);
     case 'setDetails': {
@@ -456,17 +470,16 @@ function moveSegment(plan: Plan, segmentId: string, to: number): EditResult {
   };
 }
 
-function renameSegment(plan: Plan, segmentId: string, name: string): EditResult {
-  const segment = plan.segments.find((candidate) => candidate.id === segmentId);
+function changeSegment(
+  plan: Plan,
+  segmentId: string,
+  change: (segment: Segment) => { next: Segment; inverse: SingleEdit },
+): EditResult {
+  const at = plan.segments.findIndex((candidate) => candidate.id === segmentId);
+  const segment = plan.segments[at];
   if (!segment) return refuse('no-segment', segmentId);
-  return {
-    ok: true,
-    plan: {
-      ...plan,
-      segments: plan.segments.map((each) => (each.id === segmentId ? { ...each, name } : each)),
-    },
-    inverse: { type: 'renameSegment', segmentId, name: segment.name },
-  };
+  const { next, inverse } = change(segment);
+  return { ok: true, plan: { ...plan, segments: plan.segments.with(at, next) }, inverse };
 }
 
 function withItems(plan: Plan, segmentId: string, items: Item[]): Plan {

@@ -93,8 +93,24 @@ export const Bracket = z.discriminatedUnion('kind', [
 ]);
 export type Bracket = z.infer<typeof Bracket>;
 
-export const Segment = z.strictObject({ id: Id, name: title, items: z.array(Item).max(80) });
+export const Segment = z.strictObject({
+  id: Id,
+  name: title,
+  /** In a class of two groups: done by one here while the other is at the other place; by all where it is left out. */
+  station: Machine.optional(),
+  items: z.array(Item).max(80),
+});
 export type Segment = z.infer<typeof Segment>;
+
+/** Two groups, each at its place, change over in the middle of the class: how long that takes, water with it. */
+export const ChangeOver = z.strictObject({
+  durationS: z
+    .number('say how long it takes')
+    .int()
+    .min(30, 'at least half a minute')
+    .max(600, 'at most ten minutes'),
+});
+export type ChangeOver = z.infer<typeof ChangeOver>;
 
 /** The schools that ship. */
 export const SCHOOL_IDS = ['foundations-first', 'graded-load', 'timed-sets', 'classic'] as const;
@@ -121,6 +137,8 @@ export const PlanDetails = z.strictObject({
   style: ClassStyle.optional(),
   /** What the teacher wants to remember about the whole class. */
   note: z.string().max(4000),
+  /** Makes it a class of two groups; left out where all do the same. */
+  changeOver: ChangeOver.optional(),
 });
 export type PlanDetails = z.infer<typeof PlanDetails>;
 
@@ -143,6 +161,7 @@ export const Plan = z
     targetS: PlanDetails.shape.targetS,
     style: PlanDetails.shape.style,
     note: PlanDetails.shape.note.default(''),
+    changeOver: PlanDetails.shape.changeOver,
     segments: z.array(Segment).max(20),
     brackets: z.array(Bracket).max(100).optional(),
     setAside: z.array(SetAside).max(100).optional(),
@@ -151,6 +170,14 @@ export const Plan = z
     const seen = new Set<string>();
     plan.segments.forEach((segment, segmentIndex) => {
       check(segment.id, ['segments', segmentIndex, 'id']);
+      if (segment.station && !plan.changeOver) {
+        context.addIssue({
+          code: 'custom',
+          path: ['segments', segmentIndex, 'station'],
+          message:
+            'only a class of two groups has parts for one of them: say how long they change over',
+        });
+      }
       segment.items.forEach((item, itemIndex) =>
         check(item.id, ['segments', segmentIndex, 'items', itemIndex, 'id']),
       );

@@ -5,7 +5,6 @@ import {
   type Gear,
   type Springs,
 } from '../movement/gear.ts';
-import type { Attendee } from '../people/attendee.ts';
 import type { GearBlock } from '../room/gear-blocks.ts';
 import { springName, springsOwned, springsShort, type Machines } from '../room/machines.ts';
 import type { OpenFinding, Repair, RuleContext, Worked } from './rule.ts';
@@ -14,7 +13,8 @@ interface MachineInput {
   rules: Pick<RuleContext, 'plan' | 'worked'>;
   gear: readonly GearBlock[];
   machines: Machines;
-  attendees: readonly Attendee[];
+  /** How many people are on the machines at the same time. */
+  atOnce: number;
 }
 
 const RULE = {
@@ -30,16 +30,16 @@ export function machineFindings(input: MachineInput): OpenFinding[] {
   return [...tooFew(input), ...springsMissing(input)];
 }
 
-function tooFew({ machines, attendees }: MachineInput): OpenFinding[] {
+function tooFew({ machines, atOnce }: MachineInput): OpenFinding[] {
   const { reformers } = machines;
-  if (reformers === 0 || attendees.length <= reformers) return [];
+  if (reformers === 0 || atOnce <= reformers) return [];
   return [
     {
       ...RULE,
       why: 'Whoever has no machine stands beside one for an hour.',
       key: 'machines',
       itemIds: [],
-      sentence: `${attendees.length} come and there are ${reformers} reformers.`,
+      sentence: `${atOnce} come at once and there are ${reformers} reformers.`,
       repairs: () => [],
     },
   ];

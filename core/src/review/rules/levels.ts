@@ -2,6 +2,9 @@ import { leaveOut, moveBeforeEach } from '../repairs.ts';
 import type { Problem, Rule, Worked } from '../rule.ts';
 
 const lies = ({ timed }: Worked) => timed.position === 'supine' || timed.position === 'prone';
+/** What is done standing before the machine, with all together, is no way down from it. */
+const standsOnIt = ({ timed, exercise }: Worked) =>
+  timed.position === 'standing' && exercise.machine === 'reformer';
 
 export const levels: Rule = {
   id: 'levels',
@@ -12,7 +15,7 @@ export const levels: Rule = {
   usually: 'should',
   find(context) {
     if (context.plan.machine !== 'reformer') return [];
-    const stands = context.worked.find(({ timed }) => timed.position === 'standing');
+    const stands = context.worked.find(standsOnIt);
     if (!stands) return [];
     const again = context.worked.find(
       (each) => each.at > stands.at && lies(each) && each.exercise.family !== 'release',
