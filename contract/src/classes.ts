@@ -57,6 +57,8 @@ export const BookedPerson = z.object({
   todayNote: z.string(),
   /** What was seen at the door; left out while nobody looked. */
   came: Came.optional(),
+  /** Where they begin in a class of two groups, where somebody put them there. */
+  startsOn: Machine.optional(),
   byHand: HandChoices,
   /** The studio's own numbers, as far as they are about this person's cautions. */
   ownBounds: OwnBounds.optional(),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Option } from '@wrenfern/core/movement/exercise';
+import { Machine } from '@wrenfern/core/movement/vocabulary';
 import { View } from '@wrenfern/core/movement/pose';
 
 /** Whether a class can be followed from the room. */
@@ -13,8 +14,7 @@ const words = z.string().max(600);
 const few = z.array(words).max(40);
 const seconds = z.number().min(-86_400).max(86_400);
 
-/** What the room is told of a class: no names, no conditions. */
-export const WallTold = z.object({
+const OneWay = z.object({
   title: words,
   status: z.enum(['ready', 'running', 'paused', 'ended']),
   fetch: few,
@@ -46,5 +46,11 @@ export const WallTold = z.object({
     })
     .optional(),
   next: z.object({ name: words, fetch: few }).optional(),
+});
+
+/** What the room is told of a class: no names, no conditions. Of two groups, where each of them is. */
+export const WallTold = OneWay.extend({
+  at: Machine.optional(),
+  beside: OneWay.extend({ at: Machine }).optional(),
 });
 export type WallTold = z.infer<typeof WallTold>;

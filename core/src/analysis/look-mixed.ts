@@ -9,7 +9,7 @@ import { applyEdit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 import { timelineOfBoth, timeTracks, type TimedTracks } from '../plan/timing/time-tracks.ts';
-import { bothHalves, halfAlone, isMixed, mixedParts, type MixedPlan } from '../plan/tracks.ts';
+import { bothHalves, halfAlone, isMixed, type MixedPlan } from '../plan/tracks.ts';
 import { coverDirections } from '../review/coverage.ts';
 import { groupOf } from '../review/group.ts';
 import { machineFindings } from '../review/machine-findings.ts';
@@ -78,9 +78,7 @@ export function lookAtMixed(plan: MixedPlan, catalogue: Catalogue, booked: Class
   const gear = gearBlocks(setItems(rules), machines);
   const found = [
     ...reviewOrder({ ...wholeInput, rules: OF_THE_WHOLE }),
-    ...halves.flatMap(({ station, input }) =>
-      reviewOrder(input).filter((finding) => !isOnTheWay(finding, plan, station)),
-    ),
+    ...halves.flatMap(({ input }) => reviewOrder(input)),
   ];
   const { told, untold, setAside } = tell(plan, gravestFirst(once(found)));
   const findings = [
@@ -127,16 +125,6 @@ function once(found: readonly OpenFinding[]): OpenFinding[] {
 
 function gravestFirst(found: readonly OpenFinding[]): OpenFinding[] {
   return found.toSorted((a, b) => Number(b.binding) - Number(a.binding));
-}
-
-/** From what all do together to a place everybody walks: no change of position, however far they are. */
-function isOnTheWay({ kind, itemIds }: OpenFinding, plan: MixedPlan, station: Machine): boolean {
-  if (kind !== 'flow') return false;
-  const own = new Set(
-    mixedParts(plan).at[station].flatMap(({ items }) => items.map(({ id }) => id)),
-  );
-  const there = itemIds.filter((id) => own.has(id)).length;
-  return there > 0 && there < itemIds.length;
 }
 
 interface Half {

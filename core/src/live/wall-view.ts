@@ -2,7 +2,7 @@ import { aidedOption, viewWith } from '../body/aids/aided-option.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import { optionOf, type Exercise, type Option } from '../movement/exercise.ts';
 import type { View } from '../movement/pose.ts';
-import type { Side } from '../movement/vocabulary.ts';
+import type { Machine, Side } from '../movement/vocabulary.ts';
 import { PROP_WORDS } from '../movement/words.ts';
 import type { OptionsPlan } from '../people/choose-options.ts';
 import type { Choice } from '../people/choice.ts';
@@ -45,13 +45,22 @@ export interface WallView {
   next?: { name: string; fetch: string[] };
 }
 
-interface WallInput {
+/** What is told of a class of two groups: both, while they are at different places. */
+export interface RoomView extends WallView {
+  /** Where those are who are told of first. */
+  at?: Machine;
+  beside?: WallView & { at: Machine };
+}
+
+export interface WallInput {
   plan: Plan;
   catalogue: Catalogue;
   timeline: Timeline;
   options: OptionsPlan;
   props: readonly PropNeed[];
   state: RunState;
+  /** In a class of two groups: the steps that this one does by itself. */
+  apart?: ReadonlySet<string>;
 }
 
 /** Versions are those that are cued; who does which is the room’s own affair. */
@@ -95,6 +104,30 @@ export function wallView({
       ? { next: { name: next.name, fetch: fetchFor(props, item.itemId, next.itemId) } }
       : {}),
   };
+}
+
+/** Both groups: side by side while they are at different places, once while all do the same. */
+export function viewOfBoth(first: WallInput, second: WallInput): RoomView {
+  const [one, other] = [wallView(first), wallView(second)];
+  const [here, there] = [placeNow(first), placeNow(second)];
+  if (here && there) return { ...one, at: here, beside: { ...other, at: there } };
+  // What comes after what all do together is another thing for each of them.
+  const { next, ...view } = one;
+  const isSame = next?.name === other.next?.name;
+  return {
+    ...view,
+    fetch: [...new Set([...one.fetch, ...other.fetch])],
+    ...(next && isSame ? { next } : {}),
+    ...(next && other.next && !isSame ? { next: { name: 'change places', fetch: [] } } : {}),
+  };
+}
+
+/** Where a group is while it does something by itself. */
+function placeNow({ timeline, state, catalogue, apart }: WallInput): Machine | undefined {
+  const item = timeline.items[state.itemIndex];
+  const isUnderWay = state.status === 'running' || state.status === 'paused';
+  if (!item || !isUnderWay || !apart?.has(item.itemId)) return undefined;
+  return item.exercise === undefined ? 'mat' : catalogue.require(item.exercise).machine;
 }
 
 /** As the school has it: phase by phase, or one sentence where breath is natural. */

@@ -80,7 +80,9 @@ describe('machines-suffice', () => {
     analysed(plan, machines, people).findings.filter(({ rule }) => rule === 'machines-suffice');
 
   it('says that more come than there are reformers', () => {
-    expect(found(on('press'), owned, 3)[0]?.sentence).toBe('3 come at once and there are 2 reformers.');
+    expect(found(on('press'), owned, 3)[0]?.sentence).toBe(
+      '3 come at once and there are 2 reformers.',
+    );
     expect(found(on('press'), owned, 2)).toEqual([]);
   });
 

@@ -3,6 +3,8 @@ import type { AttendedClass } from '@wrenfern/core/log/suggest-record';
 import { optionTaken, whatStands, type LiveEvent } from '@wrenfern/core/live/events';
 import { planAsOccurrences, timesUpTo } from '@wrenfern/core/plan/occurrences';
 import { exerciseItemsOf, type Plan } from '@wrenfern/core/plan/plan';
+import { bothHalves, isMixed, trackOf } from '@wrenfern/core/plan/tracks';
+import { MACHINES } from '@wrenfern/core/movement/vocabulary';
 import { dayIn } from '@wrenfern/core/week/studio-time';
 import { Booking, ClassEvent, ClassRow, PlanRevision } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
@@ -46,9 +48,9 @@ export async function attendedBy(
   return classes.flatMap(({ id, startsAt }) => {
     const written = planOf.get(id);
     if (!written) return [];
-    const plan = planAsOccurrences(written);
+    const plan = planAsOccurrences(isMixed(written) ? bothHalves(written) : written);
     const pressed = events.flatMap(({ classId, event }) => (classId === id ? [event] : []));
-    const moved = movedIn(pressed, personId);
+    const moved = movedIn(pressed, personId, secondHalfOf(written));
     return [
       {
         day: dayIn(timeZone, startsAt),
@@ -59,13 +61,24 @@ export async function attendedBy(
 }
 
 /** Options that somebody was put to in the class, by item; the last press counts. */
-function movedIn(events: readonly LiveEvent[], personId: string): Map<string, number> {
+function movedIn(
+  events: readonly LiveEvent[],
+  personId: string,
+  written: ReadonlyMap<string, string>,
+): Map<string, number> {
   const moved = new Map<string, number>();
   for (const event of whatStands(events)) {
     const taken = optionTaken(event);
-    if (taken?.personId === personId) moved.set(taken.itemId, taken.option);
+    if (taken?.personId === personId) moved.set(written.get(taken.itemId) ?? taken.itemId, taken.option);
   }
   return moved;
+}
+
+/** In a class of two groups: the written item of each that a group does in its second half. */
+function secondHalfOf(plan: Plan): ReadonlyMap<string, string> {
+  if (!isMixed(plan)) return new Map();
+  const tracks = MACHINES.map((start) => trackOf(plan, start));
+  return new Map(tracks.flatMap(({ written }) => [...written]));
 }
 
 /** The item of each time that something is done: choices by hand name items. */

@@ -1,6 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import { subWeeks } from 'date-fns';
 import { Op, QueryTypes } from 'sequelize';
+import type { Machine } from '@wrenfern/core/movement/vocabulary';
 import type { Came } from '@wrenfern/core/people/came';
 import { HandChoices, type HandChoice } from '@wrenfern/core/people/choice';
 import type { OwnBounds } from '@wrenfern/core/people/own-bounds';
@@ -18,6 +19,7 @@ export interface Booked {
   today: CautionEntry[];
   todayNote: string;
   came?: Came | undefined;
+  startsOn?: Machine | undefined;
   byHand: Record<string, HandChoice>;
   ownBounds?: OwnBounds;
   revision: number;

@@ -34,16 +34,22 @@ export function classPeopleRouter() {
     const bookings = rowsOf(Booking, studioId);
     const row = await bookings.one({ classId, personId: readId(request, 'personId') });
     const { id } = row;
-    const { revision, choices, came, ...change } = readBody(
+    const { revision, choices, came, startsOn, ...change } = readBody(
       'PATCH /classes/:id/attendees/:personId',
       request,
     );
     needSense(change.today ?? []);
-    const { came: before, ...record } = row.record;
-    // Left out stays as it is; null is not seen yet.
-    const seen = came === undefined ? before : (came ?? undefined);
+    const { came: seenBefore, startsOn: stoodBefore, ...record } = row.record;
+    // Left out stays as it is; null is not seen yet, and nowhere in particular.
+    const seen = came === undefined ? seenBefore : (came ?? undefined);
+    const stands = startsOn === undefined ? stoodBefore : (startsOn ?? undefined);
     const isTaken = await bookings.revise({ id }, revision, {
-      sealed: sealBooking(row, { ...record, ...change, ...(seen ? { came: seen } : {}) }),
+      sealed: sealBooking(row, {
+        ...record,
+        ...change,
+        ...(seen ? { came: seen } : {}),
+        ...(stands ? { startsOn: stands } : {}),
+      }),
       ...(choices ? { choices } : {}),
     });
     if (!isTaken) {
@@ -53,6 +59,7 @@ export function classPeopleRouter() {
         today: now.today,
         todayNote: now.todayNote,
         came: now.came ?? null,
+        startsOn: now.startsOn ?? null,
         choices: now.choices,
       };
       throw new ApiError('stale', [], { current });

@@ -76,11 +76,12 @@ async function card(row: ClassRow, around: Around, workers: Workers) {
       machines: around.studio.machines ?? PLAIN_MACHINES,
       cupboard: around.studio.cupboard,
       // Only what an answer can follow from: another note leaves it as it is.
-      attendees: booked.map(({ person, today, byHand, came, ownBounds }) => ({
+      attendees: booked.map(({ person, today, byHand, came, startsOn, ownBounds }) => ({
         person: { ...person, note: '' },
         today,
         byHand,
         came,
+        startsOn,
         ownBounds,
       })),
       day: dayIn(around.studio.timeZone, row.startsAt),

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { LiveEvent } from '@wrenfern/core/live/events';
 import { Exercise } from '@wrenfern/core/movement/exercise';
+import { Machine } from '@wrenfern/core/movement/vocabulary';
 import { Came } from '@wrenfern/core/people/came';
 import { HandChoices } from '@wrenfern/core/people/choice';
 import { CautionEntry } from '@wrenfern/core/people/person';
@@ -122,6 +123,7 @@ export const BODIES = {
       today: z.array(CautionEntry).max(10),
       todayNote: z.string().max(500),
       came: Came.nullable(),
+      startsOn: Machine.nullable(),
       choices: HandChoices,
     })
     .partial()

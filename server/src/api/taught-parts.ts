@@ -1,6 +1,7 @@
 import { Op } from 'sequelize';
 import { planAsTaught } from '@wrenfern/core/live/plan-as-taught';
 import { loggedParts } from '@wrenfern/core/log/logged-parts';
+import { isMixed } from '@wrenfern/core/plan/tracks';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
 import { dayIn } from '@wrenfern/core/week/studio-time';
@@ -44,7 +45,8 @@ export async function taughtParts(studio: Studio): Promise<TaughtParts> {
       const isKnown = plan?.segments.every(({ items }) =>
         items.every((item) => item.kind === 'pause' || catalogue.get(item.exercise)),
       );
-      if (!plan || !isKnown) return [];
+      // Where one teacher has two groups, what a step took says nothing of her pace.
+      if (!plan || !isKnown || isMixed(plan)) return [];
       const pressed = events.flatMap(({ classId, event }) => (classId === id ? [event] : []));
       const timeline = timePlan(planAsTaught(plan, pressed), catalogue, { gearSeconds });
       return [

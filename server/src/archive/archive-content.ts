@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { LiveEvent } from '@wrenfern/core/live/events';
 import { Exercise } from '@wrenfern/core/movement/exercise';
 import { SLUG } from '@wrenfern/core/movement/vocabulary';
+import { Machine } from '@wrenfern/core/movement/vocabulary';
 import { Came } from '@wrenfern/core/people/came';
 import { HandChoices } from '@wrenfern/core/people/choice';
 import { CautionEntry, Person } from '@wrenfern/core/people/person';
@@ -87,6 +88,7 @@ export const ClassFile = z.strictObject({
         today: z.array(CautionEntry).max(10),
         todayNote: z.string().max(500),
         came: Came.optional(),
+        startsOn: Machine.optional(),
         choices: HandChoices,
       }),
     )

@@ -1,5 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
+import { Machine } from '@wrenfern/core/movement/vocabulary';
 import { Came } from '@wrenfern/core/people/came';
 import { CautionEntry, Person } from '@wrenfern/core/people/person';
 import { faultsOf } from '../api/errors.ts';
@@ -13,6 +14,8 @@ const BookingRecord = z.strictObject({
   today: z.array(CautionEntry).max(10),
   todayNote: z.string().max(500),
   came: Came.optional(),
+  /** Where they begin in a class of two groups, where somebody put them there. */
+  startsOn: Machine.optional(),
 });
 export type BookingRecord = z.infer<typeof BookingRecord>;
 

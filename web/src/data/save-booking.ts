@@ -1,6 +1,7 @@
 import { useSWRConfig } from 'swr';
 import { toast } from 'sonner';
 import { z } from 'zod';
+import { Machine } from '@wrenfern/core/movement/vocabulary';
 import { Came } from '@wrenfern/core/people/came';
 import { HandChoices } from '@wrenfern/core/people/choice';
 import { CautionEntry } from '@wrenfern/core/people/person';
@@ -12,6 +13,8 @@ type BookingChange = Partial<Pick<BookedPerson, 'today' | 'todayNote'>> & {
   choices?: BookedPerson['byHand'];
   /** Null: nobody looked. */
   came?: Came | null;
+  /** Null: wherever there is room. */
+  startsOn?: Machine | null;
 };
 
 const BookingNow = z.object({
@@ -19,6 +22,7 @@ const BookingNow = z.object({
   today: z.array(CautionEntry),
   todayNote: z.string(),
   came: Came.nullable(),
+  startsOn: Machine.nullable(),
   choices: HandChoices,
 });
 
@@ -30,6 +34,7 @@ export function useSaveBooking(classId: string) {
       today: booked.today,
       todayNote: booked.todayNote,
       came: booked.came ?? null,
+      startsOn: booked.startsOn ?? null,
       choices: booked.byHand,
     };
     try {

@@ -1,6 +1,7 @@
 import type { Position } from '../../movement/vocabulary.ts';
 import { listWords, POSITION_WORDS } from '../../movement/words.ts';
 import { gather, newBracket } from '../../plan/bracket-edits.ts';
+import type { Plan } from '../../plan/plan.ts';
 import { secondsOf } from '../../plan/timing/timeline.ts';
 import { isWork } from '../draft-rows.ts';
 import { addAfterIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
@@ -127,6 +128,13 @@ function goesStraight(from: Position, to: Position | undefined): boolean {
   return (LYING.has(from) && to === 'standing') || (from === 'standing' && LYING.has(to));
 }
 
+/** From what all do together to a group's own place, and back, everybody walks. */
+function isWalk({ segments }: Plan, from: Worked, to: Worked): boolean {
+  const stationOf = ({ timed }: Worked) =>
+    segments.find(({ id }) => id === timed.segmentId)?.station;
+  return stationOf(from) !== stationOf(to);
+}
+
 function straightUp(context: RuleContext): Problem[] {
   const { worked } = context;
   return worked.flatMap((next, index): Problem[] => {
@@ -135,6 +143,7 @@ function straightUp(context: RuleContext): Problem[] {
     const to = next.timed.position;
     if (!before || !from || !to) return [];
     if (!goesStraight(from, to) || context.plan.machine !== 'mat') return [];
+    if (isWalk(context.plan, before, next)) return [];
     return [
       {
         key: `straight ${next.item.id}`,

@@ -64,7 +64,7 @@ export class PlanRevision extends Model<
   declare createdAt: CreationOptional<Date>;
 }
 
-type OfBooking = 'today' | 'todayNote' | 'came' | 'record';
+type OfBooking = 'today' | 'todayNote' | 'came' | 'startsOn' | 'record';
 
 export class Booking extends Model<
   InferAttributes<Booking, { omit: OfBooking }>,
@@ -96,6 +96,10 @@ export class Booking extends Model<
 
   get came(): BookingRecord['came'] {
     return this.record.came;
+  }
+
+  get startsOn(): BookingRecord['startsOn'] {
+    return this.record.startsOn;
   }
 }
 

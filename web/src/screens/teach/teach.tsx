@@ -27,7 +27,7 @@ import { PauseCards } from './pause-cards.tsx';
 import { TeachBar } from './teach-bar.tsx';
 import { TeachTop } from './teach-top.tsx';
 import { useBegin, type Begin } from './use-begin.ts';
-import { useRun } from './use-run.ts';
+import { useRun, useStream } from './use-run.ts';
 import { useTeachKeys } from './teach-keys.ts';
 import { VersionsAside } from './versions-aside.tsx';
 import { WhoComes } from './who-comes.tsx';
@@ -85,7 +85,8 @@ function Teach({ lesson, known, onStarted }: TeachProps) {
     [eachTimeDone, catalogue],
   );
   const { id: classId, revision } = lesson;
-  const run = useRun({ classId, revision, plan: lesson.plan, layOut, known, onStarted });
+  const stream = useStream({ classId, revision, known, onStarted });
+  const run = useRun(stream, { plan: lesson.plan, layOut });
   const { analysis, plan } = run;
   const { timeline } = analysis;
   const taught = useMemo(() => ({ ...eachTimeDone, plan }), [eachTimeDone, plan]);

@@ -43,27 +43,32 @@ export interface Run {
   clockMs: () => number;
 }
 
-interface RunParts {
+/** What is pressed in a class, on this device and on others, by one clock. */
+export interface Stream extends Pick<
+  Run,
+  'delivery' | 'setAside' | 'forgetSetAside' | 'unread' | 'record' | 'start' | 'clockMs'
+> {
+  events: readonly LiveEvent[];
+  /** By the server's clock, a few times a second. */
+  nowMs: number;
+}
+
+interface StreamParts {
   classId: string;
   /** The saved plan on this screen. */
   revision: number;
-  plan: Plan;
-  /** Everything that follows from a plan. */
-  layOut: (plan: Plan) => Analysis;
   known: EventsRead;
   /** Another device began the class, perhaps with another plan. */
   onStarted: () => void;
 }
 
 /**
- * The running class: what is pressed here and on other devices in, the moment out. What the line loses
- * is sent again; what others press arrives by itself.
+ * What is pressed here and on other devices. What the line loses is sent again; what others press arrives by itself.
  */
-export function useRun({ classId, revision, plan, layOut, known, onStarted }: RunParts): Run {
+export function useStream({ classId, revision, known, onStarted }: StreamParts): Stream {
   const seen = useSeen(known);
-  const { events, record: press, ...delivered } = usePresses(classId, seen);
+  const { record: press, ...delivered } = usePresses(classId, seen);
   const [nowMs, setNowMs] = useState(() => Date.now());
-  const { offsetMs } = seen;
   const record = useCallback(
     (fresh: Fresh) => {
       press(fresh);
@@ -73,36 +78,34 @@ export function useRun({ classId, revision, plan, layOut, known, onStarted }: Ru
   );
   const start = useCallback(() => record({ type: 'start', revision }), [record, revision]);
   useFollow(classId, seen);
+  useEffect(() => {
+    const tick = setInterval(() => setNowMs(Date.now()), TICK_MS);
+    return () => clearInterval(tick);
+  }, []);
+  const isBegunElsewhere = seen.events.some(({ type }) => type === 'start') && !known.taught;
+  useEffect(() => {
+    if (isBegunElsewhere) onStarted();
+  }, [isBegunElsewhere, onStarted]);
+  return { ...delivered, unread: seen.unread, record, start, nowMs: nowMs + seen.offsetMs };
+}
+
+interface RunParts {
+  plan: Plan;
+  /** Everything that follows from a plan. */
+  layOut: (plan: Plan) => Analysis;
+}
+
+/** The running class: what was pressed in, the moment out. */
+export function useRun(stream: Stream, { plan, layOut }: RunParts): Run {
+  const { events, nowMs, ...delivered } = stream;
   const changes = useMemo(() => changesIn(events), [events]);
   const times = useMemo(() => timesUpTo(plan), [plan]);
   const planNow = useMemo(() => planAsTaught(plan, events), [plan, events]);
   const analysis = useMemo(() => layOut(planNow), [layOut, planNow]);
   const { timeline } = analysis;
-  useEffect(() => {
-    const tick = setInterval(() => setNowMs(Date.now()), TICK_MS);
-    return () => clearInterval(tick);
-  }, []);
-  const state = useMemo(
-    () => runClass(timeline, events, nowMs + offsetMs),
-    [timeline, events, nowMs, offsetMs],
-  );
+  const state = useMemo(() => runClass(timeline, events, nowMs), [timeline, events, nowMs]);
   const now = useMemo(() => viewNow(timeline, state), [timeline, state]);
-  const isBegunElsewhere = seen.events.some(({ type }) => type === 'start') && !known.taught;
-  useEffect(() => {
-    if (isBegunElsewhere) onStarted();
-  }, [isBegunElsewhere, onStarted]);
-  return {
-    state,
-    now,
-    plan: planNow,
-    times,
-    analysis,
-    changes,
-    ...delivered,
-    unread: seen.unread,
-    record,
-    start,
-  };
+  return { ...delivered, state, now, plan: planNow, times, analysis, changes };
 }
 
 /** What is pressed on this device: counted at once, delivered as the line allows. */

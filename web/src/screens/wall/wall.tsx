@@ -63,6 +63,7 @@ function Told({ told, toldAtMs }: { told: WallTold; toldAtMs: number }) {
     return <Middle title={title} words={words} />;
   }
   if (status === 'ended' || !now) return <Middle title={title} words="That was the class." />;
+  if (told.at && told.beside) return <Both told={told} toldAtMs={toldAtMs} />;
   return (
     <>
       <section aria-label="Now" className="flex min-h-0 flex-1 flex-col gap-4 p-8 max-sm:p-4">
@@ -72,18 +73,51 @@ function Told({ told, toldAtMs }: { told: WallTold; toldAtMs: number }) {
           <p className="text-center text-3xl text-soft max-sm:text-lg">{now.breath.join(' · ')}</p>
         ) : null}
       </section>
-      <footer className="flex flex-wrap items-baseline justify-between gap-x-8 gap-y-1 border-t border-line px-8 py-4 text-3xl max-sm:px-4 max-sm:text-lg">
-        <p>
-          <span className="text-soft">next </span>
-          {next ? next.name : 'the end'}
-        </p>
-        {next && next.fetch.length > 0 ? (
-          <p className="font-semibold text-copper">with: {listWords(next.fetch)}</p>
-        ) : null}
-      </footer>
+      <Next next={next} />
     </>
   );
 }
+
+function Next({ next }: Pick<WallTold, 'next'>) {
+  return (
+    <footer className="flex flex-wrap items-baseline justify-between gap-x-8 gap-y-1 border-t border-line px-8 py-4 text-3xl max-sm:px-4 max-sm:text-lg">
+      <p>
+        <span className="text-soft">next </span>
+        {next ? next.name : 'the end'}
+      </p>
+      {next && next.fetch.length > 0 ? (
+        <p className="font-semibold text-copper">with: {listWords(next.fetch)}</p>
+      ) : null}
+    </footer>
+  );
+}
+
+/** Two groups at two places, by one clock. */
+function Both({ told, toldAtMs }: { told: WallTold; toldAtMs: number }) {
+  const sides = told.beside ? [told, told.beside] : [told];
+  const inTurn = sides.toSorted((a, b) => Number(a.at === 'mat') - Number(b.at === 'mat'));
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-2 divide-x divide-line max-sm:grid-cols-1 max-sm:divide-x-0 max-sm:divide-y">
+      {inTurn.map(({ at, status, now, next }) =>
+        now && at ? (
+          <div key={at} className="flex min-h-0 min-w-0 flex-col">
+            <section
+              aria-label={PLACES[at]}
+              className="flex min-h-0 flex-1 flex-col gap-3 p-6 max-sm:p-4"
+            >
+              <p className="text-3xl text-fern max-sm:text-lg">{PLACES[at]}</p>
+              <Head now={now} isPaused={status === 'paused'} toldAtMs={toldAtMs} isHalf />
+              <Versions now={now} />
+            </section>
+            <Next next={next} />
+          </div>
+        ) : null,
+      )}
+    </div>
+  );
+}
+
+const PLACES = { mat: 'On the mat', reformer: 'On the machines' } as const;
 
 const PART_WORDS: Record<Now['part'], string> = {
   'set-up': 'get into place',
@@ -99,9 +133,11 @@ interface HeadProps {
   now: Now;
   isPaused: boolean;
   toldAtMs: number;
+  /** Beside another: smaller. */
+  isHalf?: boolean;
 }
 
-function Head({ now, isPaused, toldAtMs }: HeadProps) {
+function Head({ now, isPaused, toldAtMs, isHalf = false }: HeadProps) {
   const sinceS = useSince(toldAtMs, !isPaused);
   const left = now.itemLeftS - sinceS;
   const count = now.count && {
@@ -115,13 +151,25 @@ function Head({ now, isPaused, toldAtMs }: HeadProps) {
   return (
     <div className="flex items-start justify-between gap-8">
       <div className="min-w-0">
-        <h1 className="title text-7xl leading-tight max-lg:text-5xl max-sm:text-3xl">{now.name}</h1>
+        <h1
+          className={clsx(
+            'title leading-tight max-sm:text-3xl',
+            isHalf ? 'text-5xl max-lg:text-3xl' : 'text-7xl max-lg:text-5xl',
+          )}
+        >
+          {now.name}
+        </h1>
         <p className="mt-1 text-3xl text-soft max-sm:text-lg">
           {[now.dose, side].filter(Boolean).join(' · ')}
         </p>
       </div>
       <div className="shrink-0 text-right">
-        <p className="title text-8xl leading-none tabular-nums max-lg:text-6xl max-sm:text-4xl">
+        <p
+          className={clsx(
+            'title leading-none tabular-nums max-sm:text-4xl',
+            isHalf ? 'text-6xl max-lg:text-4xl' : 'text-8xl max-lg:text-6xl',
+          )}
+        >
           {left >= 0 ? showClock(left) : showClock(0)}
         </p>
         <p className="mt-1 text-3xl text-fern max-sm:text-lg">
