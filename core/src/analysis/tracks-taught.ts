@@ -19,6 +19,8 @@ export interface TaughtTrack<Someone extends Attendee = Attendee> {
   attendees: Someone[];
   /** The item of the written plan behind each step. */
   written: ReadonlyMap<string, string>;
+  /** Where each step is done that the two groups do apart; what all do together is not in it. */
+  places: ReadonlyMap<string, Machine>;
 }
 
 /** Both groups, those who begin on the machines first. Steps that all do together are named alike in both. */
@@ -33,9 +35,11 @@ export function tracksTaught<Someone extends Attendee>(
   return STATIONS.map((start) => {
     const track = tracks[start];
     const times = timesUpTo(track.plan);
+    const steps = planAsOccurrences(track.plan);
     return {
       start,
-      plan: planAsOccurrences(track.plan),
+      plan: steps,
+      places: placesIn(steps, plan, start),
       attendees: groups[start].map((each) => eachTime(onTrack(each, track), track.plan)),
       written: new Map(
         [...times].map(([id, [first = id]]) => [id, writtenId(track, first)] as const),
@@ -44,10 +48,18 @@ export function tracksTaught<Someone extends Attendee>(
   });
 }
 
-/** The steps of a group that the other does not do with it. */
-export function stepsApart(plan: Plan, other: Plan): ReadonlySet<string> {
-  const shared = new Set(itemsOf(other).map(({ id }) => id));
-  return new Set(itemsOf(plan).flatMap(({ id }) => (shared.has(id) ? [] : [id])));
+function placesIn(steps: Plan, plan: MixedPlan, start: Machine): ReadonlyMap<string, Machine> {
+  const stationOf = new Map(plan.segments.map(({ id, station }) => [id, station]));
+  const own = new Set(plan.segments.map(({ id }) => id));
+  return new Map(
+    steps.segments.flatMap(({ id, items }) => {
+      const isBetween = !own.has(id);
+      const station = isBetween ? start : stationOf.get(id);
+      // Between the halves each group waits where it was; the change-over is everybody's.
+      const apart = isBetween ? items.slice(0, -1) : items;
+      return station ? apart.map((item) => [item.id, station] as const) : [];
+    }),
+  );
 }
 
 /** What was pressed about a group, and about the whole class. */

@@ -59,8 +59,8 @@ export interface WallInput {
   options: OptionsPlan;
   props: readonly PropNeed[];
   state: RunState;
-  /** In a class of two groups: the steps that this one does by itself. */
-  apart?: ReadonlySet<string>;
+  /** In a class of two groups: where each step is done that this one does by itself. */
+  places?: ReadonlyMap<string, Machine>;
 }
 
 /** Versions are those that are cued; who does which is the room’s own affair. */
@@ -123,11 +123,10 @@ export function viewOfBoth(first: WallInput, second: WallInput): RoomView {
 }
 
 /** Where a group is while it does something by itself. */
-function placeNow({ timeline, state, catalogue, apart }: WallInput): Machine | undefined {
+function placeNow({ timeline, state, places }: WallInput): Machine | undefined {
   const item = timeline.items[state.itemIndex];
   const isUnderWay = state.status === 'running' || state.status === 'paused';
-  if (!item || !isUnderWay || !apart?.has(item.itemId)) return undefined;
-  return item.exercise === undefined ? 'mat' : catalogue.require(item.exercise).machine;
+  return item && isUnderWay ? places?.get(item.itemId) : undefined;
 }
 
 /** As the school has it: phase by phase, or one sentence where breath is natural. */

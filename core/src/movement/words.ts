@@ -8,6 +8,7 @@ import type {
   Prop,
   SpineMove,
   Lever,
+  Machine,
   Tempo,
 } from './vocabulary.ts';
 
@@ -21,6 +22,12 @@ export const POSITION_WORDS: Record<Position, string> = {
   seated: 'sitting',
   kneeling: 'kneeling',
   standing: 'standing',
+};
+
+/** Where people are, by what they work on. */
+export const PLACE_WORDS: Record<Machine, string> = {
+  mat: 'on the mat',
+  reformer: 'on the machines',
 };
 
 export const MOVE_WORDS: Record<SpineMove, string> = {

@@ -1,14 +1,15 @@
 import type { Exercise } from '../movement/exercise.ts';
 import { newItem } from './running-order.ts';
 import type { Edit } from '../plan/edits.ts';
-import { placeOf, type Plan } from '../plan/plan.ts';
+import { placeOf, type Plan, type Segment } from '../plan/plan.ts';
+import { isMixed, mixedParts } from '../plan/tracks.ts';
 
 /** Addresses of rows and of the headers of parts, told apart by what they are. */
 export const rowId = (itemId: string) => `row:${itemId}`;
 export const headerId = (segmentId: string) => `head:${segmentId}`;
 
 /** Headers and rows as one list, top to bottom. */
-export function flatIds(plan: Plan): string[] {
+export function flatIds(plan: { segments: readonly Segment[] }): string[] {
   return plan.segments.flatMap((segment) => [
     headerId(segment.id),
     ...segment.items.map((item) => rowId(item.id)),
@@ -44,13 +45,21 @@ export function addBehind(
 ): Edit | undefined {
   const place = selectedId ? placeOf(plan, selectedId) : undefined;
   const item = newItem(plan, exercise);
-  if (place) return { type: 'addItem', segmentId: place.segmentId, index: place.index + 1, item };
+  const chosen = plan.segments.find(({ id }) => id === place?.segmentId);
+  if (place && chosen && holds(plan, chosen, exercise))
+    return { type: 'addItem', segmentId: place.segmentId, index: place.index + 1, item };
   const segment = usualSegment(plan, exercise);
   return segment && { type: 'addItem', segmentId: segment.id, index: segment.items.length, item };
 }
 
+/** In a class of two groups each place holds its own; what all do together needs no machine. */
+function holds(plan: Plan, { station = 'mat' }: Segment, exercise: Exercise): boolean {
+  return !isMixed(plan) || station === exercise.machine;
+}
+
 /** Awareness opens, release closes, all else goes between. */
 function usualSegment(plan: Plan, exercise: Exercise) {
+  if (isMixed(plan)) return mixedParts(plan).at[exercise.machine].at(-1);
   if (exercise.family === 'awareness') return plan.segments[0];
   if (exercise.family === 'release') return plan.segments.at(-1);
   return plan.segments[Math.min(1, plan.segments.length - 1)];

@@ -1,5 +1,5 @@
 import type { Machine } from '../movement/vocabulary.ts';
-import { listWords } from '../movement/words.ts';
+import { listWords, PLACE_WORDS } from '../movement/words.ts';
 import { showClock } from '../plan/show-time.ts';
 import { mixedParts, type MixedPlan } from '../plan/tracks.ts';
 import type { TimedTracks } from '../plan/timing/time-tracks.ts';
@@ -29,15 +29,11 @@ const HALF = {
   changeOver: { least: 90, most: 240, usual: '2 to 3 min' },
 } as const;
 
-export const PLACE_WORDS: Record<Machine, string> = {
-  mat: 'on the mat',
-  reformer: 'on the machines',
-};
-
 /** Whether two groups can be taught at once by one teacher, and change over at the same moment. */
 export function twoGroupFindings(input: TwoGroupInput): OpenFinding[] {
   return [
     ...emptyHalf(input),
+    ...outOfPlace(input),
     ...unequal(input),
     ...newOnTheMat(input),
     ...manyWords(input),
@@ -65,6 +61,42 @@ function emptyHalf({ plan }: TwoGroupInput): OpenFinding[] {
     sentence: `Nothing is planned ${PLACE_WORDS[station]} yet.`,
     repairs: () => [],
   }));
+}
+
+/** What is done on a machine stands among what all do together, or the other way round. */
+function outOfPlace({ plan, rules }: TwoGroupInput): OpenFinding[] {
+  const stationOf = new Map(plan.segments.map(({ id, station }) => [id, station ?? 'mat']));
+  return rules.worked.flatMap(({ item, timed, exercise }): OpenFinding[] => {
+    const here = stationOf.get(timed.segmentId);
+    if (here === exercise.machine) return [];
+    const there = plan.segments.find(({ station }) => station === exercise.machine);
+    return [
+      {
+        rule: 'at-its-place',
+        kind: 'care',
+        binding: true,
+        statement: 'What is done on the machines stands in their half, all else on the mat.',
+        why: 'A group can only do what its place holds.',
+        key: item.id,
+        itemIds: [item.id],
+        sentence: `${exercise.name} is done ${PLACE_WORDS[exercise.machine]} and stands elsewhere.`,
+        repairs: () =>
+          there
+            ? [
+                {
+                  label: `Into ${there.name}`,
+                  edit: {
+                    type: 'moveItem',
+                    itemId: item.id,
+                    segmentId: there.id,
+                    index: there.items.length,
+                  },
+                },
+              ]
+            : [],
+      },
+    ];
+  });
 }
 
 function unequal({ plan, tracks, fitRepairs }: TwoGroupInput): OpenFinding[] {

@@ -5,6 +5,8 @@ import type { LiveEvent } from '@wrenfern/core/live/events';
 import { planAsOccurrences } from '@wrenfern/core/plan/occurrences';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
+import { timeTracks } from '@wrenfern/core/plan/timing/time-tracks';
+import { isMixed } from '@wrenfern/core/plan/tracks';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import type { Cupboard } from '@wrenfern/core/room/props';
 import { hashPassword } from '../auth/passwords.ts';
@@ -129,7 +131,7 @@ async function fill(
   const names: Names = {
     studioId,
     people: people.map(({ id }) => id),
-    series: { mixed: randomUUID(), first: randomUUID() },
+    series: { mixed: randomUUID(), first: randomUUID(), both: randomUUID() },
     teachers: { rowan: user, tamsin: colleague },
   };
   const rows = timetable(timeZone, now).map((lesson) => rowsOfLesson(names, lesson));
@@ -214,25 +216,46 @@ const NOTES = [
   '',
 ];
 
-/** A class as it may have been taught: each item a little longer or shorter than planned. */
+/** A class as it may have been taught: each step a little longer or shorter than planned. */
 function taughtEvents(plan: Plan, startMs: number, dayFactor: number, seed: number): LiveEvent[] {
   const random = seededRandom(seed);
-  const timeline = timePlan(planAsOccurrences(plan), DEMO_CATALOGUE);
-  let atMs = startMs + 60_000;
-  const shared = (index: number) => ({
-    id: `demo-${seed}-${index}`,
-    atMs: Math.round(atMs),
-    order: index + 1,
+  let lateMs = 60_000;
+  let plannedS = 0;
+  const presses = stepsOf(plan).map(({ itemId, startS }) => {
+    lateMs += (startS - plannedS) * 1000 * (dayFactor * (0.85 + 0.3 * random()) - 1);
+    plannedS = startS;
+    return { itemId, atMs: Math.round(startMs + startS * 1000 + lateMs) };
   });
-  const events: LiveEvent[] = [{ type: 'start', ...shared(0) }];
-  timeline.items.forEach((item, index) => {
-    atMs += item.durationS * 1000 * dayFactor * (0.85 + 0.3 * random());
-    const next = timeline.items[index + 1];
-    const at = shared(index + 1);
-    events.push(next ? { type: 'goTo', itemId: next.itemId, ...at } : { type: 'end', ...at });
+  return presses.map(({ itemId, atMs }, index): LiveEvent => {
+    const shared = { id: `demo-${seed}-${index}`, atMs, order: index + 1 };
+    if (index === 0) return { type: 'start', ...shared };
+    return itemId === undefined ? { type: 'end', ...shared } : { type: 'goTo', itemId, ...shared };
   });
-  return events;
 }
+
+interface Step {
+  /** Left out at the end of the class. */
+  itemId?: string;
+  startS: number;
+}
+
+/** When each step begins by the plan; of two groups, the steps of both by one clock. */
+function stepsOf(plan: Plan): Step[] {
+  const ways = isMixed(plan)
+    ? Object.values(timeTracks(plan, DEMO_CATALOGUE)).map((track) => planAsOccurrences(track.plan))
+    : [planAsOccurrences(plan)];
+  const timelines = ways.map((way) => timePlan(way, DEMO_CATALOGUE));
+  const starts = new Map(
+    timelines.flatMap(({ items }) => items.map(({ itemId, startS }) => [itemId, startS] as const)),
+  );
+  const endS = Math.max(...timelines.map(({ totalS }) => totalS));
+  return [
+    ...[...starts].map(([itemId, startS]) => ({ itemId, startS })).sort(byStart),
+    { startS: endS },
+  ];
+}
+
+const byStart = (a: Step, b: Step) => a.startS - b.startS;
 
 /** Mulberry32: the same seed gives the same class. */
 function seededRandom(seed: number): () => number {

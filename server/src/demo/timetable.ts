@@ -2,6 +2,7 @@ import { addMinutes, max, roundToNearestMinutes } from 'date-fns';
 import { emptyPlan } from '@wrenfern/core/plan/empty-plan';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { dayAfter, dayIn, momentIn } from '@wrenfern/core/week/studio-time';
+import { TWO_GROUP_CLASS } from '@wrenfern/library/two-group-class';
 import { DEMO_PEOPLE_COUNT } from './people.ts';
 import {
   BACK_EASE,
@@ -18,7 +19,7 @@ const COURSE_WEEKS = 4;
 /** Who teaches in the demo: mats the one, machines the other. */
 export type DemoTeacher = 'rowan' | 'tamsin';
 /** Classes of the demo that repeat. */
-export type Series = 'mixed' | 'first';
+export type Series = 'mixed' | 'first' | 'both';
 
 /** A class of the demo. */
 export interface Lesson {
@@ -39,6 +40,8 @@ const BACKS = [1, 2, 4, 6, 9, 10, 12, 13];
 /** As many as there are machines. */
 const MIXED = [0, 2, 3, 7, 8, 11];
 const FIRST = [4, 6, 9, 10];
+/** Twice as many as there are machines. */
+const BOTH = [0, 1, 2, 3, 5, 7, 8, 9, 10, 11, 12, 13];
 
 /** A quarter past six, or later when the evening has begun: today's class is still to come. */
 function nextClass(timeZone: string, now: Date): Date {
@@ -85,6 +88,14 @@ export function timetable(timeZone: string, now: Date): Lesson[] {
       who: FIRST,
       series: 'first',
       seed: 6,
+    },
+    {
+      plan: TWO_GROUP_CLASS,
+      teacher: 'tamsin',
+      startsAt: at(4, '18:00'),
+      who: BOTH,
+      series: 'both',
+      seed: 8,
     },
     // Next week's is still to be planned.
     {
@@ -138,6 +149,15 @@ export function timetable(timeZone: string, now: Date): Lesson[] {
       series: 'mixed',
       dayFactor: 1.04,
       seed: 400 + week,
+    });
+    behind.push({
+      plan: TWO_GROUP_CLASS,
+      teacher: 'tamsin',
+      startsAt: at(4 - 7 * week, '18:00'),
+      who: BOTH,
+      series: 'both',
+      dayFactor: 1.02,
+      seed: 600 + week,
     });
     // The course began four weeks ago.
     if (week <= COURSE_WEEKS) {

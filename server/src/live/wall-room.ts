@@ -1,10 +1,5 @@
 import { analyse, type ClassContext } from '@wrenfern/core/analyse';
-import {
-  pressedOn,
-  stepsApart,
-  tracksTaught,
-  type TaughtTrack,
-} from '@wrenfern/core/analysis/tracks-taught';
+import { pressedOn, tracksTaught, type TaughtTrack } from '@wrenfern/core/analysis/tracks-taught';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { LiveEvent } from '@wrenfern/core/live/events';
 import { planAsTaught } from '@wrenfern/core/live/plan-as-taught';
@@ -40,12 +35,11 @@ export function openWallRoom(known: Known, written: Plan, catalogue: Catalogue):
   }
   const [first, second] = tracksTaught(written, catalogue, context);
   if (!first || !second) throw new Error('a class of two groups has two tracks');
-  const open = ({ plan, attendees }: TaughtTrack, other: TaughtTrack) => {
+  const open = ({ plan, attendees, places }: TaughtTrack) => {
     const way = openWay({ plan, attendees, catalogue, context });
-    const apart = stepsApart(plan, other.plan);
-    return { press: way.press, input: (nowMs: number) => ({ ...way.input(nowMs), apart }) };
+    return { press: way.press, input: (nowMs: number) => ({ ...way.input(nowMs), places }) };
   };
-  const [one, other] = [open(first, second), open(second, first)];
+  const [one, other] = [open(first), open(second)];
   return {
     press: takeIn(events, (all) => {
       one.press(all);

@@ -26,6 +26,7 @@ export function NowStage({
   gear,
   pause,
   speed = 1,
+  isHalf = false,
 }: {
   now: NowView;
   school: SchoolRules;
@@ -35,6 +36,8 @@ export function NowStage({
   pause: ReactNode;
   /** Seconds of the class in a second: 1 while it is taught, 0 where it stands still. */
   speed?: number;
+  /** One of two groups beside each other: smaller, and with fewer words. */
+  isHalf?: boolean;
 }) {
   const catalogue = useCatalogue();
   const exercise = now.item.exercise ? catalogue.get(now.item.exercise) : undefined;
@@ -45,9 +48,12 @@ export function NowStage({
   return (
     <section
       aria-label="Now"
-      className="flex min-w-0 flex-1 flex-col gap-4 p-6 max-lg:flex-none max-md:p-4 lg:overflow-y-auto"
+      className={clsx(
+        'flex min-w-0 flex-col',
+        isHalf ? 'gap-2' : 'flex-1 gap-4 p-6 max-lg:flex-none max-md:p-4 lg:overflow-y-auto',
+      )}
     >
-      <Head now={now} option={option} />
+      <Head now={now} option={option} isHalf={isHalf} />
       <div className="flex flex-1 items-center justify-around gap-6 max-lg:flex-none sm:max-lg:flex-col sm:max-lg:gap-3">
         {exercise && option ? (
           <MovingFigure
@@ -61,31 +67,40 @@ export function NowStage({
             height={250}
             className={clsx(
               'h-auto w-full max-w-xl min-w-0 max-lg:max-h-[26dvh] max-lg:max-w-[36rem] max-sm:max-w-52',
-              gear ? 'lg:max-h-[30dvh]' : '',
+              isHalf ? 'lg:max-h-[24dvh]' : gear && 'lg:max-h-[30dvh]',
             )}
           />
         ) : null}
-        <Ring
-          now={now}
-          exercise={exercise}
-          natural={school.defaults.breath === 'natural' ? words?.breath : undefined}
-        />
+        {isHalf ? null : (
+          <Ring
+            now={now}
+            exercise={exercise}
+            natural={school.defaults.breath === 'natural' ? words?.breath : undefined}
+          />
+        )}
       </div>
       {gear}
       {pause}
-      {exercise ? <SayAndWatch exercise={exercise} pelvis={words?.pelvis} /> : null}
+      {exercise && !isHalf ? <SayAndWatch exercise={exercise} pelvis={words?.pelvis} /> : null}
+      {exercise && isHalf ? <p className="text-lg">“{exercise.cues[0]}”</p> : null}
     </section>
   );
 }
 
 /** What it is, in which way, with what, and how far the count is. */
-function Head({ now, option }: { now: NowView; option: Option | undefined }) {
+interface HeadProps {
+  now: NowView;
+  option: Option | undefined;
+  isHalf: boolean;
+}
+
+function Head({ now, option, isHalf }: HeadProps) {
   const props = option?.props.filter((use) => !use.optional) ?? [];
   const held = props.map((use) => `${PROP_WORDS[use.prop]} ${use.place}`);
   return (
     <div className="flex items-start justify-between gap-4">
       <div className="min-w-0">
-        <h1 className="text-5xl max-sm:text-3xl">
+        <h1 className={clsx(isHalf ? 'text-3xl' : 'text-5xl max-sm:text-3xl')}>
           {now.item.name}
           {now.item.side ? (
             <span className="ml-3 text-3xl text-soft max-sm:text-xl">{now.item.side}</span>
@@ -95,7 +110,7 @@ function Head({ now, option }: { now: NowView; option: Option | undefined }) {
           {[option?.name, ...held].filter(Boolean).join(' · ')}
         </p>
       </div>
-      <Count now={now} />
+      <Count now={now} isHalf={isHalf} />
     </div>
   );
 }
@@ -149,13 +164,13 @@ function phaseShare(now: NowView): number {
   return Math.min(0.999, since / (inFirst ? part.firstS : part.eachS));
 }
 
-function Count({ now }: { now: NowView }) {
+function Count({ now, isHalf }: { now: NowView; isHalf: boolean }) {
   const { part, repetition } = now;
   const side = part?.side === 'left' || part?.side === 'right' ? `${part.side} side` : undefined;
   return (
     <div className="shrink-0 text-right" aria-live="off">
       {repetition && part?.count ? (
-        <p className="title text-8xl leading-none max-sm:text-6xl">
+        <p className={clsx('title leading-none max-sm:text-6xl', isHalf ? 'text-6xl' : 'text-8xl')}>
           {repetition}
           <span className="font-text text-2xl text-soft max-sm:text-lg"> of {part.count}</span>
         </p>

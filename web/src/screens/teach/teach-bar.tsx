@@ -9,7 +9,19 @@ import type { Run } from './use-run.ts';
 const EXTRA_S = 30;
 
 /** Few large buttons; the largest goes on. */
-export function TeachBar({ run, now }: { run: Run; now: NowView }) {
+export function TeachBar({
+  run,
+  now,
+  about,
+  isForAll = false,
+}: {
+  run: Run;
+  now: NowView;
+  /** Of two groups, the one that the buttons are for. */
+  about?: string | undefined;
+  /** What comes next is done by both groups together. */
+  isForAll?: boolean;
+}) {
   const [asking, setAsking] = useState(false);
   const paused = run.state.status === 'paused';
   const goTo = (item: TimedItem | undefined) => {
@@ -37,7 +49,7 @@ export function TeachBar({ run, now }: { run: Run; now: NowView }) {
           className={`${big} grow-[2] max-sm:col-span-4`}
           onClick={() => goTo(now.next)}
         >
-          Next
+          {about && isForAll ? `${now.next.name}, everybody` : about ? `Next, ${about}` : 'Next'}
         </Button>
       ) : (
         <Button

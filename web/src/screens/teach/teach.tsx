@@ -1,36 +1,34 @@
-import type { Analysis } from '@wrenfern/core';
-import { gearWords } from '@wrenfern/core/room/gear-words';
 import { useCallback, useMemo } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { LostPage } from '../../parts/not-found.tsx';
-import type { EventsRead } from '../../data/use-classes.ts';
 import type { WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { useClass, useClassEvents } from '../../data/use-classes.ts';
 import { RequestProblem } from '../../data/request.ts';
-import { Button, buttonClass } from '../../parts/button.tsx';
-import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { useDarkRoom } from '../../parts/dark-room.ts';
 import { EmptyPlan } from '../../parts/empty-plan.tsx';
-import { minutes } from '../../parts/dates.ts';
 import { useStayAwake } from '../../parts/stay-awake.ts';
 import { eachTime } from '@wrenfern/core/people/attendee';
 import { planAsOccurrences } from '@wrenfern/core/plan/occurrences';
 import type { Plan } from '@wrenfern/core/plan/plan';
+import { isMixed } from '@wrenfern/core/plan/tracks';
 import { rulesOf } from '@wrenfern/core/plan/schools';
+import { AfterClass } from './after-class.tsx';
+import { BeforeClass } from './before-class.tsx';
 import { KeepTime } from './keep-time.tsx';
 import { NowStage } from './now-stage.tsx';
 import { GearNow } from './gear-now.tsx';
 import { PauseCards } from './pause-cards.tsx';
 import { TeachBar } from './teach-bar.tsx';
 import { TeachTop } from './teach-top.tsx';
-import { useBegin, type Begin } from './use-begin.ts';
+import { useBegin } from './use-begin.ts';
 import { useRun, useStream } from './use-run.ts';
+import type { TeachProps } from './teach-props.ts';
 import { useTeachKeys } from './teach-keys.ts';
+import { TeachTwoGroups } from './two-groups/teach-two-groups.tsx';
 import { VersionsAside } from './versions-aside.tsx';
-import { WhoComes } from './who-comes.tsx';
 
 /** Full screen, at arm's length. */
 export function Component() {
@@ -61,13 +59,8 @@ function LoadedTeach() {
   // Once begun, a class follows the plan that it was begun with, whatever is planned since.
   const { taught } = events.data;
   const shown = taught ? { ...lesson.data, ...taught } : lesson.data;
-  return <Teach key={shown.revision} lesson={shown} known={events.data} onStarted={reload} />;
-}
-
-interface TeachProps {
-  lesson: WholeClass;
-  known: EventsRead;
-  onStarted: () => void;
+  const Class = isMixed(shown.plan) ? TeachTwoGroups : Teach;
+  return <Class key={shown.revision} lesson={shown} known={events.data} onStarted={reload} />;
 }
 
 function Teach({ lesson, known, onStarted }: TeachProps) {
@@ -97,9 +90,9 @@ function Teach({ lesson, known, onStarted }: TeachProps) {
     return <EmptyPlan classId={lesson.id} then="teach it from here" />;
   }
   if (run.state.status === 'ready') {
-    return <Before lesson={lesson} analysis={analysis} starting={starting} />;
+    return <BeforeClass lesson={lesson} analysis={analysis} starting={starting} />;
   }
-  if (run.state.status === 'ended' || !run.now) return <After lesson={lesson} />;
+  if (run.state.status === 'ended' || !run.now) return <AfterClass lesson={lesson} />;
   return (
     <main className="flex h-dvh flex-col">
       <TeachTop lesson={taught} timeline={timeline} run={run} />
@@ -114,115 +107,6 @@ function Teach({ lesson, known, onStarted }: TeachProps) {
       </div>
       <KeepTime lesson={taught} planned={planAsOccurrences(lesson.plan)} run={run} now={run.now} />
       <TeachBar run={run} now={run.now} />
-    </main>
-  );
-}
-
-/** How every machine is set before anybody lies down. */
-function FirstGear({ lesson, analysis }: { lesson: WholeClass; analysis: Analysis }) {
-  const [first] = analysis.gear;
-  if (!first) return null;
-  return (
-    <p className="my-1 rounded-xl bg-slate-soft p-3">
-      Every machine: {gearWords(first.gear, lesson.machines).join(', ')}.
-    </p>
-  );
-}
-
-function LayOut({
-  lesson,
-  analysis,
-}: {
-  lesson: WholeClass;
-  analysis: ReturnType<typeof analyseClass>;
-}) {
-  return (
-    <section aria-label="Lay out first">
-      <h2 className="text-xl">Lay out first</h2>
-      <FirstGear lesson={lesson} analysis={analysis} />
-      {analysis.props.length === 0 ? (
-        <p className="text-soft">{lesson.plan.machine === 'mat' ? 'Mats only.' : 'No props.'}</p>
-      ) : (
-        <ul className="mt-1 flex flex-col gap-1">
-          {analysis.props.map((need) => (
-            <li key={need.prop}>
-              {need.inAll} × {PROP_WORDS[need.prop]}
-              {need.short > 0 ? (
-                <span className="text-copper">
-                  {' '}
-                  ({need.short} short: {need.standsIn})
-                </span>
-              ) : null}
-            </li>
-          ))}
-        </ul>
-      )}
-    </section>
-  );
-}
-
-function Before({
-  lesson,
-  analysis,
-  starting: { isFar, mayMove, isBusy, begin },
-}: {
-  lesson: WholeClass;
-  analysis: ReturnType<typeof analyseClass>;
-  starting: Begin;
-}) {
-  return (
-    <main className="mx-auto flex min-h-dvh max-w-2xl flex-col justify-center gap-5 p-6 text-lg">
-      <h1 className="text-4xl">{lesson.title}</h1>
-      <p className="text-soft">
-        {analysis.timeline.items.length} items, {minutes(analysis.timeline.totalS)} planned of{' '}
-        {minutes(lesson.plan.targetS)}, {lesson.attendees.length} coming.
-      </p>
-      <LayOut lesson={lesson} analysis={analysis} />
-      <WhoComes lesson={lesson} analysis={analysis} />
-      {isFar ? (
-        <p role="note" className="rounded-xl bg-copper-soft p-4 text-copper">
-          {mayMove
-            ? 'This class is more than a day away. Starting it now gives it today’s day and time, so that the log says when it was taught.'
-            : 'This class is more than a day away. Ask whoever handed it over to give it another day first.'}
-        </p>
-      ) : null}
-      <div className="flex flex-wrap gap-3">
-        <Button
-          look="main"
-          className="min-h-14 px-8 text-xl"
-          disabled={isBusy || (isFar && !mayMove)}
-          onClick={begin}
-        >
-          Start the class
-        </Button>
-        <Link className={buttonClass('plain', 'min-h-14 px-6')} to={`/classes/${lesson.id}/plan`}>
-          Back to the plan
-        </Link>
-      </div>
-      <p className="text-base text-soft">
-        Space, → or a pedal goes on; ← goes back; P pauses. Sharp or spreading pain, a held breath,
-        a straining neck: stop and step back. Pain that stays belongs with a clinician.
-      </p>
-    </main>
-  );
-}
-
-function After({ lesson }: { lesson: WholeClass }) {
-  return (
-    <main className="mx-auto flex min-h-dvh max-w-2xl flex-col justify-center gap-5 p-6 text-lg">
-      <h1 className="text-4xl">That was {lesson.title}</h1>
-      <p className="text-soft">It is in the log: what was planned, and what it really took.</p>
-      <div className="flex flex-wrap gap-3">
-        <Link
-          className={buttonClass('main', 'min-h-14 px-8 text-xl')}
-          to={`/classes/${lesson.id}/log`}
-        >
-          See the log
-        </Link>
-        <Link className={buttonClass('plain', 'min-h-14 px-6')} to="/">
-          To today
-        </Link>
-      </div>
     </main>
   );
 }

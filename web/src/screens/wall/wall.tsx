@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
-import { listWords } from '@wrenfern/core/movement/words';
+import { capital, listWords, PLACE_WORDS } from '@wrenfern/core/movement/words';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { WallTold } from '@wrenfern/contract/wall';
 import { useDarkRoom } from '../../parts/dark-room.ts';
@@ -102,10 +102,10 @@ function Both({ told, toldAtMs }: { told: WallTold; toldAtMs: number }) {
         now && at ? (
           <div key={at} className="flex min-h-0 min-w-0 flex-col">
             <section
-              aria-label={PLACES[at]}
+              aria-label={capital(PLACE_WORDS[at])}
               className="flex min-h-0 flex-1 flex-col gap-3 p-6 max-sm:p-4"
             >
-              <p className="text-3xl text-fern max-sm:text-lg">{PLACES[at]}</p>
+              <p className="text-3xl text-fern max-sm:text-lg">{capital(PLACE_WORDS[at])}</p>
               <Head now={now} isPaused={status === 'paused'} toldAtMs={toldAtMs} isHalf />
               <Versions now={now} />
             </section>
@@ -116,8 +116,6 @@ function Both({ told, toldAtMs }: { told: WallTold; toldAtMs: number }) {
     </div>
   );
 }
-
-const PLACES = { mat: 'On the mat', reformer: 'On the machines' } as const;
 
 const PART_WORDS: Record<Now['part'], string> = {
   'set-up': 'get into place',

@@ -8,6 +8,7 @@ import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { standardOption, type Exercise } from '@wrenfern/core/movement/exercise';
 import { chooseOption } from '@wrenfern/core/people/choose-option';
 import { newItem } from '@wrenfern/core/review/running-order';
+import { isMixed } from '@wrenfern/core/plan/tracks';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { ExerciseItem, Plan } from '@wrenfern/core/plan/plan';
 import type { BookedPerson } from '@wrenfern/contract/classes';
@@ -126,7 +127,7 @@ function useFound(query: string, on: ReadonlySet<FilterId>, day: string) {
     () =>
       typed.found.filter(
         (exercise) =>
-          exercise.machine === plan.machine &&
+          (isMixed(plan) || exercise.machine === plan.machine) &&
           [...on].every((filter) => passes(filter, exercise, { plan, attendees, day, catalogue })),
       ),
     [typed, on, plan, attendees, day, catalogue],

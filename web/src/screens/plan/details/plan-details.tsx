@@ -2,6 +2,8 @@ import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
 import { freshId } from '@wrenfern/core/plan/fresh-id';
 import { shareOfTime } from '@wrenfern/core/plan/timing/timeline';
 import { ClassStyle, STYLE_WORDS } from '@wrenfern/core/plan/class-style';
+import { isMixed } from '@wrenfern/core/plan/tracks';
+import { PLACE_WORDS } from '@wrenfern/core/movement/words';
 import type { Segment } from '@wrenfern/core/plan/plan';
 import { Button } from '../../../parts/button.tsx';
 import { CLASS_LENGTHS } from '../../../parts/class-lengths.ts';
@@ -184,7 +186,7 @@ function PartRow({ segment, index, isLast }: { segment: Segment; index: number; 
   const edit = useEditor((editor) => editor.edit);
   const { id: segmentId, name } = segment;
   return (
-    <li className="flex items-center gap-1">
+    <li className="flex flex-wrap items-center gap-1">
       <input
         key={name}
         aria-label={`Name of part ${index + 1}`}
@@ -218,6 +220,38 @@ function PartRow({ segment, index, isLast }: { segment: Segment; index: number; 
       >
         <Trash2 size={15} aria-hidden />
       </IconButton>
+      <Station segment={segment} />
     </li>
+  );
+}
+
+const TOGETHER = 'together';
+const STATIONS = [
+  { value: TOGETHER, name: 'all together' },
+  { value: 'reformer', name: PLACE_WORDS.reformer },
+  { value: 'mat', name: PLACE_WORDS.mat },
+] as const;
+
+/** In a class of two groups: which of them does a part. */
+function Station({ segment: { id: segmentId, name, station } }: { segment: Segment }) {
+  const plan = useEditor((editor) => editor.plan);
+  const edit = useEditor((editor) => editor.edit);
+  if (!isMixed(plan)) return null;
+  return (
+    <div className="mb-1 w-full">
+      <Select
+        label={`Where ${name} is done`}
+        labelHidden
+        value={station ?? TOGETHER}
+        choices={STATIONS}
+        onChange={(where) =>
+          edit({
+            type: 'setStation',
+            segmentId,
+            ...(where === TOGETHER ? {} : { station: where }),
+          })
+        }
+      />
+    </div>
   );
 }

@@ -24,14 +24,19 @@ const BESIDE_ALL: readonly Lane[] = [
   { id: 'effort', name: 'Effort', width: 84 },
 ];
 
-/** What runs beside the rows of a class on the mat, and of one on a machine. */
-const LANES: Record<Machine, readonly Lane[]> = {
+/** What can run beside rows: all of a class on the mat or on a machine; of a part of two groups, as much as has room. */
+export type LaneSet = Machine | 'short' | 'gear' | 'none';
+
+const LANES: Record<LaneSet, readonly Lane[]> = {
   mat: [
     { id: 'position', name: 'Position', width: 78 },
     { id: 'held', name: 'In hand', width: 96 },
     ...BESIDE_ALL,
   ],
   reformer: [{ id: 'gear', name: 'Gear', width: 180 }, ...BESIDE_ALL],
+  short: [{ id: 'position', name: 'Position', width: 78 }, ...BESIDE_ALL],
+  gear: [{ id: 'gear', name: 'Gear', width: 100 }],
+  none: [],
 };
 
 const GAP = 6;
@@ -40,17 +45,23 @@ interface PlacedLane extends Lane {
   left: number;
 }
 
-function placeLanes(machine: Machine): { lanes: Map<Lane['id'], PlacedLane>; width: number } {
+function placeLanes(set: LaneSet): { lanes: Map<Lane['id'], PlacedLane>; width: number } {
   const lanes = new Map<Lane['id'], PlacedLane>();
   let left = GAP;
-  for (const lane of LANES[machine]) {
+  for (const lane of LANES[set]) {
     lanes.set(lane.id, { ...lane, left });
     left += lane.width + GAP;
   }
   return { lanes, width: left };
 }
 
-const PLACED = { mat: placeLanes('mat'), reformer: placeLanes('reformer') };
+const PLACED: Record<LaneSet, ReturnType<typeof placeLanes>> = {
+  mat: placeLanes('mat'),
+  reformer: placeLanes('reformer'),
+  short: placeLanes('short'),
+  gear: placeLanes('gear'),
+  none: placeLanes('none'),
+};
 
 export function LaneHeads() {
   const machine = useEditor((editor) => editor.plan.machine);
@@ -71,9 +82,10 @@ export function LaneHeads() {
 }
 
 /** What runs beside the rows: position and props, or the gear of the machines; sides, directions, effort. */
-export function Lanes({ layout }: { layout: ScoreLayout }) {
+export function Lanes({ layout, set }: { layout: ScoreLayout; set?: LaneSet | undefined }) {
   const machine = useEditor((editor) => editor.plan.machine);
-  const { lanes, width } = PLACED[machine];
+  const { lanes, width } = PLACED[set ?? machine];
+  if (lanes.size === 0) return null;
   const lane = (id: Lane['id']) => lanes.get(id);
   const [position, held, gear] = [lane('position'), lane('held'), lane('gear')];
   const [sides, turns, effort] = [lane('sides'), lane('turns'), lane('effort')];
