@@ -32,7 +32,7 @@ export const TWO_GROUP_CLASS = composePlan(
       ],
     ],
     [
-      'Machines: feet and trunk',
+      'Feet and trunk',
       [
         exercise('footwork', {
           variants: [
@@ -60,7 +60,7 @@ export const TWO_GROUP_CLASS = composePlan(
       'reformer',
     ],
     [
-      'Machines: hands and standing',
+      'Hands, standing',
       [
         exercise('knee-stretch', { dose: twice(10) }),
         exercise('elephant', { dose: times(8) }),
@@ -70,7 +70,7 @@ export const TWO_GROUP_CLASS = composePlan(
       'reformer',
     ],
     [
-      'Mat: on the back',
+      'On the back',
       [
         exercise('breath-three-way', { options: [1], dose: breaths(4) }),
         exercise('pelvic-tilt', { options: [1], dose: times(6) }),
@@ -83,7 +83,7 @@ export const TWO_GROUP_CLASS = composePlan(
       'mat',
     ],
     [
-      'Mat: sides and front',
+      'Sides and front',
       [
         series([
           exercise('clam', { options: [1, 2], dose: times(12, 'each') }),

@@ -1,6 +1,7 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import { Plan, type Bracket, type ExerciseItem, type Item, type Segment } from '../plan/plan.ts';
+import { USUAL_CHANGE_S } from '../plan/two-group-edits.ts';
 import { readDose } from './dose-words.ts';
 import type { Detail, NoteLine } from './read-notes.ts';
 
@@ -23,21 +24,26 @@ export function planFromNotes(
     open: undefined,
   };
   const facts = { ...fallback };
+  let changeOverS: number | undefined;
   for (const line of lines) {
     if (line.kind === 'title') facts.title = line.title;
     else if (line.kind === 'facts') {
       facts.machine = line.machine ?? facts.machine;
       facts.school = line.school ?? facts.school;
       facts.style = line.style ?? facts.style;
+      changeOverS = line.changeOverS ?? changeOverS;
       facts.targetS = line.minutes === undefined ? facts.targetS : line.minutes * 60;
     } else take(line, making, chosen, catalogue);
   }
   const segments = making.parts.length > 0 ? making.parts : [emptyPart('Class', 0)];
+  const isMixed = segments.some(({ station }) => station !== undefined);
+  const durationS = Math.min(600, Math.max(30, changeOverS ?? USUAL_CHANGE_S));
   return Plan.parse({
     format: 'wrenfern-plan/2',
     ...facts,
     note: making.notes.join('\n').slice(0, 4000),
     segments,
+    ...(isMixed ? { machine: 'reformer', changeOver: { durationS } } : {}),
     ...(making.brackets.length > 0 ? { brackets: making.brackets } : {}),
   });
 }
@@ -58,7 +64,10 @@ type Content = Exclude<NoteLine, { kind: 'title' | 'facts' }>;
 function take(line: Content, making: Making, chosen: Chosen, catalogue: Catalogue): void {
   switch (line.kind) {
     case 'part':
-      making.parts.push(emptyPart(line.name, making.parts.length));
+      making.parts.push({
+        ...emptyPart(line.name, making.parts.length),
+        ...(line.station ? { station: line.station } : {}),
+      });
       making.last = undefined;
       making.open = undefined;
       return;

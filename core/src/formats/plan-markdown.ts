@@ -1,5 +1,6 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Exercise } from '../movement/exercise.ts';
+import { PLACE_WORDS } from '../movement/words.ts';
 import { STRENGTHS, type Gear } from '../movement/gear.ts';
 import type { ExerciseItem, Item, Plan } from '../plan/plan.ts';
 import { runsOf, type Run } from '../plan/occurrences.ts';
@@ -17,6 +18,7 @@ export function writeMarkdown(plan: Plan, catalogue: Catalogue): string {
     `${Math.round(plan.targetS / 60)} min`,
     rulesOf(plan.school).name,
     ...(plan.style ? [`led ${plan.style}`] : []),
+    ...(plan.changeOver ? [`two groups change over in ${plan.changeOver.durationS} s`] : []),
   ];
   return [
     `# ${plan.title}`,
@@ -25,7 +27,7 @@ export function writeMarkdown(plan: Plan, catalogue: Catalogue): string {
     ...quoted(plan.note),
     ...plan.segments.flatMap((segment) => [
       '',
-      `## ${segment.name}`,
+      `## ${segment.name}${segment.station ? ` [${PLACE_WORDS[segment.station]}]` : ''}`,
       '',
       ...runsOf(segment, plan.brackets).flatMap((run) => runLines(run, catalogue)),
     ]),

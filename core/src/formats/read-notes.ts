@@ -9,11 +9,21 @@ import { Pacing, SCHOOL_IDS, type SchoolId, type TeachingStyle } from '../plan/p
 import { SCHOOLS } from '../plan/schools.ts';
 import { readDose } from './dose-words.ts';
 
+interface Facts {
+  machine?: Machine;
+  minutes?: number;
+  school?: SchoolId;
+  style?: ClassStyle;
+  /** Seconds in which two groups change over. */
+  changeOverS?: number;
+}
+
 /** What a line of somebody's notes was taken for. */
 export type NoteLine = { line: number; text: string } & (
   | { kind: 'title'; title: string }
-  | { kind: 'facts'; machine?: Machine; minutes?: number; school?: SchoolId; style?: ClassStyle }
-  | { kind: 'part'; name: string }
+  | ({ kind: 'facts' } & Facts)
+  /** `station` where it is for one of two groups. */
+  | { kind: 'part'; name: string; station?: Machine }
   | {
       kind: 'exercise';
       exercise: Exercise;
@@ -77,7 +87,7 @@ function readLine(words: string, isFirst: boolean, names: Names, catalogue: Cata
   const heading = /^\s*(#{1,6})\s+(.*?)\s*#*\s*$/.exec(words);
   if (heading) {
     const [, marks = '', name = ''] = heading;
-    return marks.length === 1 ? { kind: 'title', title: name } : { kind: 'part', name };
+    return marks.length === 1 ? { kind: 'title', title: name } : readPart(name);
   }
   const quoted = /^\s*>\s?(.*)$/.exec(words);
   if (quoted) return { kind: 'note', words: (quoted[1] ?? '').trim() };
@@ -97,6 +107,13 @@ function readLine(words: string, isFirst: boolean, names: Names, catalogue: Cata
   if (pause) return pause;
   const wanted = bare.replace(/[,(].*$/, '').replace(/\s[x×]?\d.*$/, '');
   return { kind: 'unsure', candidates: nearest(wanted, catalogue), words: bare };
+}
+
+/** "Sides", or for one of two groups "Sides [on the mat]". */
+function readPart(words: string): Read {
+  const [, name = words, place] = /^(.*?)\s*\[on the (machines?|mats?)\]$/i.exec(words) ?? [];
+  if (place === undefined) return { kind: 'part', name };
+  return { kind: 'part', name, station: /^mat/i.test(place) ? 'mat' : 'reformer' };
 }
 
 /** "(series, right first)", "3 rounds:", "(end of rounds)". */
@@ -243,15 +260,17 @@ function readSprings(words: string): Springs {
 function readFacts(bare: string): Read | undefined {
   // Names of schools may hold a comma: what we write is parted by semicolons.
   const pieces = bare.split(bare.includes(';') ? ';' : ',').map((piece) => piece.trim());
-  const facts: { machine?: Machine; minutes?: number; school?: SchoolId; style?: ClassStyle } = {};
+  const facts: Facts = {};
   for (const piece of pieces) {
     const minutes = /^(\d{1,3})\s*(?:min|mins|minutes)$/i.exec(piece);
+    const changeOver = /^two groups change over in (\d{2,3})\s*s$/i.exec(piece);
     const machine = /^(?:on the )?(mat|reformer)$/i.exec(piece)?.[1]?.toLowerCase();
     const led = ClassStyle.safeParse(/^led (\w+)$/i.exec(piece)?.[1]?.toLowerCase());
     const school = SCHOOL_IDS.find(
       (id) => SCHOOLS[id].name.toLowerCase() === piece.toLowerCase() || id === piece,
     );
     if (minutes) facts.minutes = Number(minutes[1]);
+    else if (changeOver) facts.changeOverS = Number(changeOver[1]);
     else if (machine === 'mat' || machine === 'reformer') facts.machine = machine;
     else if (school) facts.school = school;
     else if (led.success) facts.style = led.data;

@@ -3,7 +3,8 @@ import { aidOf } from '../body/aids/aids.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Exercise, Option } from '../movement/exercise.ts';
 import { describeDose } from '../movement/dose.ts';
-import { inSentence, PROP_WORDS } from '../movement/words.ts';
+import type { Machine } from '../movement/vocabulary.ts';
+import { capital, inSentence, PLACE_WORDS, PROP_WORDS } from '../movement/words.ts';
 import {
   exerciseItemsOf,
   itemsOf,
@@ -16,7 +17,8 @@ import { markHow } from '../people/say-choice.ts';
 import { passWords } from '../plan/bracket-words.ts';
 import { rulesOf } from '../plan/schools.ts';
 import { showClock } from '../plan/show-time.ts';
-import type { TimedItem } from '../plan/timing/timeline.ts';
+import type { TimedItem, TimedSegment } from '../plan/timing/timeline.ts';
+import { isMixed } from '../plan/tracks.ts';
 import { doseOf } from '../plan/usual.ts';
 import { variantsOf, type DoneVariant } from '../plan/variants.ts';
 import { GEAR_PART_WORDS, gearWords, partWords } from '../room/gear-words.ts';
@@ -96,7 +98,7 @@ export function runSheet(input: SheetInput): RunSheet {
     title: plan.title,
     facts: [
       when,
-      `${plan.machine}, ${minutes(plan.targetS)} min`,
+      `${isMixed(plan) ? 'mat and reformer in two groups' : plan.machine}, ${minutes(plan.targetS)} min`,
       coming > 0 ? `${coming} coming` : '',
       `likely ${minutes(timeline.likely.lowS)} to ${minutes(timeline.likely.highS)} min`,
     ]
@@ -113,9 +115,11 @@ export function runSheet(input: SheetInput): RunSheet {
     })),
     gear: gearOf(input, clock),
     ownSettings: whoSetsWhat(input),
-    parts: timeline.segments.map((segment) => ({
-      name: segment.name,
-      lasts: showClock(segment.durationS),
+    parts: withChangeOver(input, clock, (segment, again) => ({
+      name: again ? `${capital(PLACE_WORDS[again.station])}: ${segment.name}` : segment.name,
+      lasts: again
+        ? `${showClock(segment.durationS)}, again at ${clock(segment.startS + again.laterS)}`
+        : showClock(segment.durationS),
       rows: segment.items.map((timed): SheetRow => {
         const item = items.get(timed.itemId);
         const at = clock(timed.startS);
@@ -132,6 +136,48 @@ export function runSheet(input: SheetInput): RunSheet {
       }),
     })),
   };
+}
+
+/** Where a part is done by one group after the other: the place, and how much later the second begins it. */
+interface Again {
+  station: Machine;
+  laterS: number;
+}
+
+/** The parts in turn; of two groups the halves one after the other, and then that they change over. */
+function withChangeOver(
+  { plan, analysis }: SheetInput,
+  clock: (atS: number) => string,
+  tell: (segment: TimedSegment, again: Again | undefined) => RunSheet['parts'][number],
+): RunSheet['parts'] {
+  const { segments } = analysis.timeline;
+  if (!isMixed(plan)) return segments.map((segment) => tell(segment, undefined));
+  const stations = new Map(plan.segments.map(({ id, station }) => [id, station]));
+  const apart = segments.filter(({ segmentId }) => stations.get(segmentId));
+  const startS = Math.min(...apart.map((segment) => segment.startS));
+  const endS = Math.max(...apart.map((segment) => segment.startS + segment.durationS));
+  const { durationS } = plan.changeOver;
+  const change = {
+    name: 'Change over',
+    lasts: showClock(durationS),
+    rows: [
+      {
+        at: clock(endS),
+        name: 'Change over, water',
+        dose: showClock(durationS),
+        versions: [],
+        change: '',
+        note: 'Then each group does what the other did.',
+      },
+    ],
+  };
+  const last = apart.at(-1);
+  return segments.flatMap((segment) => {
+    const station = stations.get(segment.segmentId);
+    const again = station && { station, laterS: endS + durationS - startS };
+    const told = tell(segment, again);
+    return segment === last ? [told, change] : [told];
+  });
 }
 
 function gearOf(

@@ -1,3 +1,4 @@
+import { isMixed } from '../plan/tracks.ts';
 import { listWords } from '../movement/words.ts';
 import type { Edit } from '../plan/edits.ts';
 import { applyEdit } from '../plan/edits.ts';
@@ -125,7 +126,10 @@ function problemOf(input: OrderInput, plan: Plan, rulesBind: boolean): OrderProb
     familiar,
     rules: input.rules ?? RULES,
   });
-  return buildProblem(context, { ...NO_LOCKS, ...input.locks, rulesBind }, gearSeconds);
+  const locks = { ...NO_LOCKS, ...input.locks, rulesBind };
+  // What is done at one place can't go to the other.
+  const stays = locks.partsStay || isMixed(plan);
+  return buildProblem(context, { ...locks, partsStay: stays }, gearSeconds);
 }
 
 /** Undefined where no order keeps every constraint. */

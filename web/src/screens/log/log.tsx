@@ -12,13 +12,17 @@ import { signOf } from '@wrenfern/core/people/signs';
 import { describeDose } from '@wrenfern/core/movement/dose';
 import type { LengthEdit } from '@wrenfern/core/plan/edits';
 import { planAsOccurrences } from '@wrenfern/core/plan/occurrences';
-import { itemsOf } from '@wrenfern/core/plan/plan';
+import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
+import { isMixed } from '@wrenfern/core/plan/tracks';
+import { pressedOn, tracksTaught } from '@wrenfern/core/analysis/tracks-taught';
+import type { Catalogue } from '@wrenfern/core/movement/catalogue';
+import { listWords, PLACE_WORDS } from '@wrenfern/core/movement/words';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { useLesson } from '../../data/use-lesson.ts';
 import { ClassNote, type WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
-import { analyseClass } from '../../data/class-analysis.ts';
-import { useClassEvents, useClassNote } from '../../data/use-classes.ts';
+import { analyseClass, contextOf } from '../../data/class-analysis.ts';
+import { useClassEvents, useClassNote, type EventsRead } from '../../data/use-classes.ts';
 import { useSession } from '../../data/use-session.ts';
 import { saveMerged } from '../../data/save-merged.ts';
 import { readAnswer, request, sentenceOf } from '../../data/request.ts';
@@ -35,14 +39,11 @@ export function Component() {
   const events = useClassEvents(lesson.id);
   // A class that still runs is shown as it stood when the page was opened.
   const [openedAtMs] = useState(() => Date.now());
-  const summary = useMemo(() => {
-    if (!events.data) return undefined;
-    // The plan as it was taught, each side and round by itself: what is planned since is another class.
-    const taught = planAsOccurrences(events.data.taught?.plan ?? lesson.plan);
-    const { timeline } = analyseClass(lesson, taught, catalogue);
-    const pressed = events.data.pressed.map(({ event }) => event);
-    return summariseClass(timeline, pressed, openedAtMs);
-  }, [lesson, events.data, openedAtMs, catalogue]);
+  const ways = useMemo(
+    () => (events.data ? waysTaught(lesson, events.data, catalogue, openedAtMs) : []),
+    [lesson, events.data, openedAtMs, catalogue],
+  );
+  const summary = ways[0]?.summary;
   if (events.error && !events.data) {
     return <Failed error={events.error} retry={() => void events.mutate()} />;
   }
@@ -53,7 +54,12 @@ export function Component() {
         {summary ? (
           <>
             <Outline summary={summary} />
-            <Items summary={summary} lesson={lesson} />
+            {ways.map((way) => (
+              <section key={way.title} aria-label={way.title} className="mb-6">
+                {ways.length > 1 ? <h2 className="mb-1 text-xl">{way.title}</h2> : null}
+                <Items {...way} lesson={lesson} />
+              </section>
+            ))}
             {summary.unplaced > 0 ? (
               <p className="mt-2 text-soft">
                 {summary.unplaced} {summary.unplaced === 1 ? 'press names' : 'presses name'} an item
@@ -81,6 +87,36 @@ export function Component() {
       </div>
     </div>
   );
+}
+
+/** One way through the class as it was taught, each side and round by itself; of two groups there are two. */
+interface WayTaught {
+  title: string;
+  plan: Plan;
+  summary: ClassSummary;
+}
+
+/** What is planned since it was taught is another class. */
+function waysTaught(
+  lesson: WholeClass,
+  { taught, pressed }: EventsRead,
+  catalogue: Catalogue,
+  nowMs: number,
+): WayTaught[] {
+  const written = taught?.plan ?? lesson.plan;
+  const events = pressed.map(({ event }) => event);
+  const ways = isMixed(written)
+    ? tracksTaught(written, catalogue, { ...contextOf(lesson), attendees: lesson.attendees })
+    : [{ plan: planAsOccurrences(written), attendees: lesson.attendees, start: undefined }];
+  return ways.flatMap(({ plan, attendees, start }) => {
+    const { timeline } = analyseClass({ ...lesson, attendees }, plan, catalogue);
+    const summary = summariseClass(timeline, start ? pressedOn(plan, events) : events, nowMs);
+    const names = attendees.map(({ person }) => person.name.split(' ')[0] ?? person.name);
+    const title = start
+      ? `First ${PLACE_WORDS[start]}: ${listWords(names) || 'nobody'}`
+      : 'What was taught';
+    return summary ? [{ title, plan, summary }] : [];
+  });
 }
 
 function Outline({ summary }: { summary: ClassSummary }) {
@@ -124,7 +160,7 @@ function Outline({ summary }: { summary: ClassSummary }) {
   );
 }
 
-function Items({ summary, lesson }: { summary: ClassSummary; lesson: WholeClass }) {
+function Items({ summary, plan, lesson }: WayTaught & { lesson: WholeClass }) {
   const longest = Math.max(60, ...summary.items.flatMap((item) => [item.plannedS, item.actualS]));
   const percent = scaleLinear([0, longest], [0, 100]);
   const nameOf = new Map(lesson.attendees.map(({ person }) => [person.id, person.name]));
@@ -160,7 +196,7 @@ function Items({ summary, lesson }: { summary: ClassSummary; lesson: WholeClass 
                     {summary.endedAtMs ? 'left out' : 'not yet'}
                   </span>
                 )}
-                <Details item={item} lesson={lesson} nameOf={nameOf} />
+                <Details item={item} plan={plan} nameOf={nameOf} />
               </th>
               <td className="px-3 py-2.5 max-sm:hidden" aria-hidden>
                 <div
@@ -199,18 +235,18 @@ function Difference({ item }: { item: LoggedItem }) {
 
 function Details({
   item,
-  lesson,
+  plan,
   nameOf,
 }: {
   item: LoggedItem;
-  lesson: WholeClass;
+  plan: Plan;
   nameOf: Map<string, string>;
 }) {
   const catalogue = useCatalogue();
   const moves = [...item.moved].map(
     ([id, option]) => `${nameOf.get(id) ?? 'somebody'} did option ${option}`,
   );
-  const planned = itemsOf(planAsOccurrences(lesson.plan)).find(({ id }) => id === item.itemId);
+  const planned = itemsOf(plan).find(({ id }) => id === item.itemId);
   const exercise = planned?.kind === 'exercise' ? catalogue.get(planned.exercise) : undefined;
   const seen = item.seen.map(({ personId, sign, remedy }) => {
     const tried = exercise ? sayRemedy(remedy, exercise) : remedy.kind;

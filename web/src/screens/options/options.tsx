@@ -12,6 +12,7 @@ import { Empty } from '../../parts/states.tsx';
 import { OptionsByExercise } from './options-by-exercise.tsx';
 import { OptionsTable } from './options-table.tsx';
 import { mostChangesFirst } from './order-people.ts';
+import { WhoBeginsWhere } from './who-begins-where.tsx';
 import { WhoComes } from './who-comes.tsx';
 
 /** People against exercises: who starts where, and why. */
@@ -38,6 +39,7 @@ export function Component() {
     <div className="flex min-h-0 flex-1 flex-col">
       <div className="flex shrink-0 flex-wrap items-center gap-2 border-b border-line px-4 py-2.5">
         <WhoComes lesson={lesson} />
+        <WhoBeginsWhere lesson={lesson} />
         <ToggleChip on={onlyOpen} onChange={setOnlyOpen}>
           only those who swap or rest
         </ToggleChip>

@@ -3,7 +3,12 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Finding } from '@wrenfern/core/review/rule';
 import { viewAt } from '@wrenfern/core/live/view-at';
-import { PROP_WORDS } from '@wrenfern/core/movement/words';
+import { tracksTaught } from '@wrenfern/core/analysis/tracks-taught';
+import type { Catalogue } from '@wrenfern/core/movement/catalogue';
+import type { Machine } from '@wrenfern/core/movement/vocabulary';
+import { PLACE_WORDS, PROP_WORDS } from '@wrenfern/core/movement/words';
+import { STATIONS } from '@wrenfern/core/people/two-groups';
+import { isMixed } from '@wrenfern/core/plan/tracks';
 import { eachTime } from '@wrenfern/core/people/attendee';
 import { planAsOccurrences } from '@wrenfern/core/plan/occurrences';
 import { rulesOf } from '@wrenfern/core/plan/schools';
@@ -12,10 +17,11 @@ import type { Analysis } from '@wrenfern/core';
 import type { NowView } from '@wrenfern/core/live/run-class';
 import type { WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
-import { analyseClass } from '../../data/class-analysis.ts';
+import { analyseClass, contextOf } from '../../data/class-analysis.ts';
 import { useLesson } from '../../data/use-lesson.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { ToggleChip } from '../../parts/chip.tsx';
+import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
 import { EmptyPlan } from '../../parts/empty-plan.tsx';
 import { isTyping } from '../../parts/typing.ts';
 import { GearNext, GearNow } from '../teach/gear-now.tsx';
@@ -28,13 +34,10 @@ const SPEEDS = [1, 2, 5, 10, 30] as const;
 export function Component() {
   const catalogue = useCatalogue();
   const { lesson } = useLesson();
-  const rehearsed = useMemo(
-    () => ({
-      ...lesson,
-      plan: planAsOccurrences(lesson.plan),
-      attendees: lesson.attendees.map((each) => eachTime(each, lesson.plan)),
-    }),
-    [lesson],
+  const [start, setStart] = useState<Machine>('reformer');
+  const { rehearsed, written } = useMemo(
+    () => wayOf(lesson, start, catalogue),
+    [lesson, start, catalogue],
   );
   const analysis = useMemo(
     () => analyseClass(rehearsed, rehearsed.plan, catalogue),
@@ -48,19 +51,51 @@ export function Component() {
   if (analysis.timeline.items.length === 0) {
     return <EmptyPlan classId={lesson.id} then="play it here" />;
   }
-  return <Stage lesson={rehearsed} analysis={analysis} findings={findings} />;
+  return (
+    <>
+      {isMixed(lesson.plan) ? (
+        <div className="border-b border-line px-4 py-2">
+          <SegmentedRadio
+            label="The class as those have it who begin"
+            choices={STATIONS.map((value) => ({ value, name: PLACE_WORDS[value] }))}
+            value={start}
+            onChange={setStart}
+          />
+        </div>
+      ) : null}
+      <Stage key={start} {...{ analysis, findings, written }} lesson={rehearsed} />
+    </>
+  );
+}
+
+/** The class step by step; of two groups, as one of them has it. */
+function wayOf(lesson: WholeClass, start: Machine, catalogue: Catalogue) {
+  const { plan, attendees } = lesson;
+  const track = isMixed(plan)
+    ? tracksTaught(plan, catalogue, { ...contextOf(lesson), attendees }).find(
+        (each) => each.start === start,
+      )
+    : undefined;
+  const way = track ?? {
+    plan: planAsOccurrences(plan),
+    attendees: attendees.map((each) => eachTime(each, plan)),
+  };
+  const written = track?.written ?? new Map<string, string>();
+  return { rehearsed: { ...lesson, plan: way.plan, attendees: way.attendees }, written };
 }
 
 interface StageProps {
   lesson: WholeClass;
   analysis: Analysis;
   findings: readonly Finding[];
+  /** The item of the plan behind each step that is not called as it is. */
+  written: ReadonlyMap<string, string>;
 }
 
-function Stage({ lesson, analysis, findings }: StageProps) {
+function Stage({ lesson, analysis, findings, written }: StageProps) {
   const { timeline } = analysis;
   const [doesHalt, setHalts] = useState(true);
-  const stops = useMemo(() => stopsOf(analysis, findings), [analysis, findings]);
+  const stops = useMemo(() => stopsOf(analysis, findings, written), [analysis, findings, written]);
   const haltAt = useCallback(
     (fromS: number, toS: number) =>
       doesHalt ? stops.find(({ atS }) => atS > fromS && atS <= toS)?.atS : undefined,
@@ -102,10 +137,16 @@ interface Stop {
 }
 
 /** Where something is left to settle: at the first item that it is about, each once. */
-function stopsOf({ timeline }: Analysis, findings: readonly Finding[]): Stop[] {
+function stopsOf(
+  { timeline }: Analysis,
+  findings: readonly Finding[],
+  written: StageProps['written'],
+): Stop[] {
   return findings
     .flatMap((finding): Stop[] => {
-      const first = timeline.items.find(({ itemId }) => finding.itemIds.includes(itemId));
+      const first = timeline.items.find(({ itemId }) =>
+        finding.itemIds.includes(written.get(itemId) ?? itemId),
+      );
       // At the very start nothing has been played yet.
       return first ? [{ atS: Math.max(0.5, first.startS), finding }] : [];
     })

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx';
 import { thoseWhoCome } from '@wrenfern/core/people/came';
 import { PROP_WORDS } from '@wrenfern/core/movement/words';
 import { rulesOf } from '@wrenfern/core/plan/schools';
@@ -16,7 +17,15 @@ function fetchWords(span: PropSpan | undefined, coming: number): string {
 }
 
 /** What comes next, with what is fetched and what is put away. */
-export function NextCard({ lesson, analysis, now }: Omit<RunningProps, 'run'>) {
+export function NextCard({
+  lesson,
+  analysis,
+  now,
+  stays = true,
+}: Omit<RunningProps, 'run'> & {
+  /** Stays in sight while what stands above it is scrolled. */
+  stays?: boolean;
+}) {
   const catalogue = useCatalogue();
   const { next } = now;
   if (!next)
@@ -35,7 +44,10 @@ export function NextCard({ lesson, analysis, now }: Omit<RunningProps, 'run'>) {
   return (
     <section
       aria-label="Next"
-      className="rounded-2xl border border-line bg-paper p-4 text-lg lg:sticky lg:bottom-0"
+      className={clsx(
+        'rounded-2xl border border-line bg-paper p-4 text-lg',
+        stays && 'lg:sticky lg:bottom-0',
+      )}
     >
       <p className="text-soft">next, in {showClock(Math.max(0, now.itemLeftS))}</p>
       <p>

@@ -67,7 +67,7 @@ export function NowStage({
             height={250}
             className={clsx(
               'h-auto w-full max-w-xl min-w-0 max-lg:max-h-[26dvh] max-lg:max-w-[36rem] max-sm:max-w-52',
-              isHalf ? 'lg:max-h-[24dvh]' : gear && 'lg:max-h-[30dvh]',
+              isHalf ? 'lg:max-h-[17dvh]' : gear && 'lg:max-h-[30dvh]',
             )}
           />
         ) : null}

@@ -151,7 +151,7 @@ function Running({ label, segments, lanes, isNarrow = false }: RunningProps) {
                   return (
                     <Fragment key={item.id}>
                       {own?.itemIds[0] === item.id ? <BracketHead bracket={own} /> : null}
-                      <Row row={row} item={item} mark={marks.get(item.id)} />
+                      <Row row={row} item={item} mark={marks.get(item.id)} isNarrow={isNarrow} />
                       {own?.itemIds.at(-1) === item.id ? <BracketFoot bracket={own} /> : null}
                     </Fragment>
                   );
@@ -236,7 +236,7 @@ function SegmentRows({
   );
 }
 
-function Row({ row, item, mark }: { row: ScoreRow; item: Item; mark: Mark | undefined }) {
+function Row({ row, item, mark, isNarrow }: Omit<RowBodyProps, 'isSelected'>) {
   const { mayEdit } = usePlanScreen();
   const isSelected = useEditor((editor) => editor.selectedId === item.id);
   const { attributes, listeners, setNodeRef, transform, transition, isDragging, isOver } =
@@ -253,7 +253,12 @@ function Row({ row, item, mark }: { row: ScoreRow; item: Item; mark: Mark | unde
       style={style}
       className={clsx('flex items-stretch', isDragging && 'relative z-10 opacity-70')}
     >
-      <span className="w-12 shrink-0 pt-1 pr-2 text-right text-[0.8125rem] text-soft">
+      <span
+        className={clsx(
+          'shrink-0 pt-1 pr-2 text-right text-[0.8125rem] text-soft',
+          isNarrow ? 'w-11' : 'w-12',
+        )}
+      >
         {showClock(row.item.startS)}
       </span>
       <div
@@ -283,7 +288,7 @@ function Row({ row, item, mark }: { row: ScoreRow; item: Item; mark: Mark | unde
         ) : (
           <span className="w-3 shrink-0" />
         )}
-        <RowBody row={row} item={item} mark={mark} isSelected={isSelected} />
+        <RowBody {...{ row, item, mark, isNarrow, isSelected }} />
       </div>
     </li>
   );
@@ -294,10 +299,12 @@ interface RowBodyProps {
   item: Item;
   mark: Mark | undefined;
   isSelected: boolean;
+  /** Half as wide: the figure is smaller, and the option is told when the row is chosen. */
+  isNarrow: boolean;
 }
 
 /** Pressing it chooses the item, and opens what there is to settle about it. */
-function RowBody({ row, item, mark, isSelected }: RowBodyProps) {
+function RowBody({ row, item, mark, isSelected, isNarrow }: RowBodyProps) {
   const { analysis } = usePlanScreen();
   const focusFinding = useEditor((editor) => editor.focusFinding);
   const select = useEditor((editor) => editor.select);
@@ -312,10 +319,13 @@ function RowBody({ row, item, mark, isSelected }: RowBodyProps) {
       aria-pressed={isSelected}
       data-item={item.id}
       data-testid="row"
-      className="flex min-w-0 flex-1 items-center gap-3 pr-2 text-left focus-visible:-outline-offset-2"
+      className={clsx(
+        'flex min-w-0 flex-1 items-center pr-2 text-left focus-visible:-outline-offset-2',
+        isNarrow ? 'gap-2' : 'gap-3',
+      )}
     >
       {item.kind === 'exercise' ? (
-        <ExerciseWords item={item} row={row} mark={mark} />
+        <ExerciseWords item={item} row={row} mark={mark} isNarrow={isNarrow} />
       ) : (
         <>
           <Coffee size={15} className="ml-1 shrink-0 text-slate" aria-hidden />
@@ -334,11 +344,8 @@ function ExerciseWords({
   item,
   row: { item: timed, height, durationS },
   mark,
-}: {
-  item: ExerciseItem;
-  row: ScoreRow;
-  mark: Mark | undefined;
-}) {
+  isNarrow,
+}: Omit<RowBodyProps, 'isSelected' | 'item'> & { item: ExerciseItem }) {
   const catalogue = useCatalogue();
   const exercise = catalogue.require(item.exercise);
   const option = exercise.options[(timed.option ?? 1) - 1];
@@ -354,7 +361,7 @@ function ExerciseWords({
         <Figure
           of={option}
           view={exercise.view}
-          width={70}
+          width={isNarrow ? 46 : 70}
           height={Math.min(height - 6, 46)}
           className="max-sm:w-13"
         />
@@ -374,13 +381,15 @@ function ExerciseWords({
         </span>
       </span>
       {mark ? <Dot mark={mark} /> : null}
-      <Frond
-        option={timed.option ?? 1}
-        of={exercise.options.length}
-        standard={timed.option === exercise.standard}
-        size={32}
-        label={`option ${timed.option ?? 1} of ${exercise.options.length}: ${option?.name ?? ''}`}
-      />
+      {isNarrow ? null : (
+        <Frond
+          option={timed.option ?? 1}
+          of={exercise.options.length}
+          standard={timed.option === exercise.standard}
+          size={32}
+          label={`option ${timed.option ?? 1} of ${exercise.options.length}: ${option?.name ?? ''}`}
+        />
+      )}
     </>
   );
 }

@@ -32,7 +32,8 @@ export function GroupColumn({ group, other, isMine, onMine }: ColumnProps) {
       aria-label={where}
       className={clsx(
         'flex min-h-0 min-w-0 flex-col gap-3 p-4 sm:overflow-y-auto',
-        isMine && 'bg-mist/60',
+        // A phone has room for one; of the other it says what it does and how long still.
+        isMine ? 'bg-mist/60 max-sm:flex-1 max-sm:overflow-y-auto' : 'max-sm:shrink-0 max-sm:py-2',
       )}
     >
       <div className="flex items-center gap-3">
@@ -47,6 +48,7 @@ export function GroupColumn({ group, other, isMine, onMine }: ColumnProps) {
         >
           {where}
         </button>
+        {isMine ? null : <p className="truncate font-semibold sm:hidden">{now.item.name}</p>}
         <p className={clsx('text-lg', isOver ? 'font-semibold text-copper' : 'text-soft')}>
           {isOver ? `${showClock(-now.itemLeftS)} over` : `${showClock(now.itemLeftS)} left`}
         </p>
@@ -64,17 +66,21 @@ export function GroupColumn({ group, other, isMine, onMine }: ColumnProps) {
           </p>
         )}
       </div>
-      <NowStage
-        now={now}
-        school={rulesOf(lesson.plan.school)}
-        gear={<GearNow lesson={lesson} analysis={analysis} now={now} />}
-        pause={
-          now.item.kind === 'pause' ? <p className="text-lg text-soft">{waitWords(other)}</p> : null
-        }
-        isHalf
-      />
-      <RunningVersions lesson={lesson} analysis={analysis} run={run} now={now} />
-      <NextCard lesson={lesson} analysis={analysis} now={now} />
+      <div className={clsx('flex flex-col gap-3', !isMine && 'max-sm:hidden')}>
+        <NowStage
+          now={now}
+          school={rulesOf(lesson.plan.school)}
+          gear={<GearNow lesson={lesson} analysis={analysis} now={now} />}
+          pause={
+            now.item.kind === 'pause' ? (
+              <p className="text-lg text-soft">{waitWords(other)}</p>
+            ) : null
+          }
+          isHalf
+        />
+        <RunningVersions lesson={lesson} analysis={analysis} run={run} now={now} />
+        <NextCard lesson={lesson} analysis={analysis} now={now} stays={false} />
+      </div>
     </section>
   );
 }

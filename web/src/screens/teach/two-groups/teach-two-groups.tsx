@@ -6,6 +6,7 @@ import { isMixed } from '@wrenfern/core/plan/tracks';
 import { useCatalogue } from '../../../data/catalogue.tsx';
 import { analyseClass } from '../../../data/class-analysis.ts';
 import { EmptyPlan } from '../../../parts/empty-plan.tsx';
+import type { Machine } from '@wrenfern/core/movement/vocabulary';
 import { useStayAwake } from '../../../parts/stay-awake.ts';
 import { AfterClass } from '../after-class.tsx';
 import { BeforeClass } from '../before-class.tsx';
@@ -35,10 +36,10 @@ function Both({ lesson, known, onStarted }: TeachProps & { lesson: MixedLesson }
   const { id: classId, revision } = lesson;
   const stream = useStream({ classId, revision, known, onStarted });
   const groups = useTwoRuns(lesson, stream);
-  // She begins beside the machines.
-  const [withStart, setWith] = useState(groups[0].start);
+  // What is new is taught on the machines: she begins there, and whoever comes there next is hers.
+  const [place, setPlace] = useState<Machine>('reformer');
   const [first, second] = groups;
-  const mine = withStart === first.start ? first : second;
+  const mine = second.place === place ? second : first;
   const { run } = mine;
   const starting = useBegin(lesson, run);
   useTeachKeys(run, run.analysis.timeline, starting.begin);
@@ -60,14 +61,14 @@ function Both({ lesson, known, onStarted }: TeachProps & { lesson: MixedLesson }
     <main className="flex h-dvh flex-col">
       <TeachTop lesson={mine.lesson} timeline={run.analysis.timeline} run={run} />
       {isApart ? (
-        <div className="grid min-h-0 flex-1 grid-cols-2 divide-x divide-line max-sm:grid-cols-1 max-sm:divide-x-0 max-sm:divide-y max-sm:overflow-y-auto">
+        <div className="grid min-h-0 flex-1 grid-cols-2 divide-x divide-line max-sm:flex max-sm:flex-col max-sm:divide-x-0 max-sm:divide-y">
           {groups.toSorted(machinesFirst).map((group) => (
             <GroupColumn
               key={group.start}
               group={group}
               other={group === first ? second : first}
               isMine={group === mine}
-              onMine={() => setWith(group.start)}
+              onMine={() => setPlace(group.place ?? place)}
             />
           ))}
         </div>
@@ -135,9 +136,7 @@ function Places({ groups }: { groups: readonly GroupRun[] }) {
         .toSorted((a, b) => Number(a.place === 'mat') - Number(b.place === 'mat'))
         .map(({ group, next, place }) => (
           <section key={group.start} className={clsx('rounded-2xl border border-line bg-leaf p-4')}>
-            <h2 className="font-text text-base font-normal text-soft">
-              Then {PLACE_WORDS[place]}
-            </h2>
+            <h2 className="font-text text-base font-normal text-soft">Then {PLACE_WORDS[place]}</h2>
             <p className="font-semibold">{listWords(namesOf(group))}</p>
             <p className="text-soft">{next.name}</p>
           </section>

@@ -34,7 +34,22 @@ export function useTwoRuns(lesson: MixedLesson, stream: Stream): readonly [Group
     if (!one || !other) throw new Error('a class of two groups has two tracks');
     return [one, other] as const;
   }, [lesson, catalogue]);
-  return [useGroupRun(lesson, stream, first), useGroupRun(lesson, stream, second)];
+  const one = useGroupRun(lesson, stream, first);
+  const other = useGroupRun(lesson, stream, second);
+  return [partingWith(one, other), partingWith(other, one)];
+}
+
+/** From what all do together both go on at once, each to its own place. */
+function partingWith(group: GroupRun, other: GroupRun): GroupRun {
+  const { run, track } = group;
+  const record: Run['record'] = (event) => {
+    run.record(event);
+    const isApart = event.type === 'goTo' && track.places.has(event.itemId);
+    const isTogether = group.place === undefined && other.place === undefined;
+    const next = other.run.now?.next;
+    if (isApart && isTogether && next) other.run.record({ type: 'goTo', itemId: next.itemId });
+  };
+  return { ...group, run: { ...run, record } };
 }
 
 function useGroupRun(
