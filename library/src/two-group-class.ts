@@ -32,28 +32,24 @@ export const TWO_GROUP_CLASS = composePlan(
       ],
     ],
     [
-      'Feet and trunk',
+      'Feet and loops',
       [
         exercise('footwork', {
           variants: [
             { option: 1, dose: times(10) },
             { option: 2, dose: times(10) },
             { option: 3, dose: times(8) },
+            { option: 4, dose: times(8, 'each') },
           ],
         }),
         exercise('calf-raise', { dose: times(12) }),
         exercise('running', { dose: times(20) }),
         exercise('reformer-bridge', { dose: twice(5) }),
-        exercise('supine-arms', {
-          variants: [
-            { option: 1, dose: times(8) },
-            { option: 2, dose: times(8) },
-          ],
-        }),
         exercise('feet-in-straps', {
           variants: [
             { option: 1, dose: times(8) },
             { option: 2, dose: times(8) },
+            { option: 3, dose: times(6) },
           ],
         }),
       ],
@@ -62,10 +58,14 @@ export const TWO_GROUP_CLASS = composePlan(
     [
       'Hands, standing',
       [
-        exercise('knee-stretch', { dose: twice(10) }),
         exercise('elephant', { dose: times(8) }),
+        exercise('knee-stretch', { dose: twice(10) }),
         exercise('scooter', { dose: times(10, 'each') }),
-        exercise('front-lunge-stretch', { options: [1, 2], dose: hold(30, 'each') }),
+        exercise('front-lunge-stretch', {
+          options: [1, 2],
+          dose: hold(30, 'each'),
+          gear: { springs: { heavy: 1 } },
+        }),
       ],
       'reformer',
     ],

@@ -5,7 +5,7 @@ import { fitToTime, inOneGo, type Fit } from '../fit/fit-to-time.ts';
 import { thoseWhoCome } from '../people/came.ts';
 import { chooseOptions, VERSIONS_AT_ONCE } from '../people/choose-options.ts';
 import { onTrack, optionsOfBoth, splitGroups, STATIONS } from '../people/two-groups.ts';
-import { applyEdit } from '../plan/edits.ts';
+import { applyEdit, type Edit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 import { timelineOfBoth, timeTracks, type TimedTracks } from '../plan/timing/time-tracks.ts';
@@ -77,7 +77,9 @@ export function lookAtMixed(plan: MixedPlan, catalogue: Catalogue, booked: Class
   const fit = (targetS: number) => fitMixed(plan, targetS, halves, tracks, lay);
   const gear = gearBlocks(setItems(rules), machines);
   const found = [
-    ...reviewOrder({ ...wholeInput, rules: OF_THE_WHOLE }),
+    ...reviewOrder({ ...wholeInput, rules: OF_THE_WHOLE }).map((finding) =>
+      mendedAtPlaces(finding, plan, catalogue),
+    ),
     ...halves.flatMap(({ input }) => reviewOrder(input)),
   ];
   const { told, untold, setAside } = tell(plan, gravestFirst(once(found)));
@@ -125,6 +127,17 @@ function once(found: readonly OpenFinding[]): OpenFinding[] {
 
 function gravestFirst(found: readonly OpenFinding[]): OpenFinding[] {
   return found.toSorted((a, b) => Number(b.binding) - Number(a.binding));
+}
+
+/** What is added stands where it can be done. */
+function mendedAtPlaces(finding: OpenFinding, plan: MixedPlan, catalogue: Catalogue): OpenFinding {
+  const fits = (edit: Edit): boolean => {
+    if (edit.type === 'together') return edit.edits.every(fits);
+    if (edit.type !== 'addItem' || edit.item.kind !== 'exercise') return true;
+    const { station = 'mat' } = plan.segments.find(({ id }) => id === edit.segmentId) ?? {};
+    return catalogue.require(edit.item.exercise).machine === station;
+  };
+  return { ...finding, repairs: () => finding.repairs().filter(({ edit }) => fits(edit)) };
 }
 
 interface Half {

@@ -4,7 +4,8 @@ import { optionOf } from '../movement/exercise.ts';
 import { makeExercise } from '../testing/make-exercise.ts';
 import { leverSentences } from './check-levers.ts';
 
-const told = (before: Partial<Option>, option: Partial<Option>) => {
+type Drawn = Partial<Omit<Option, 'effort'>>;
+const told = (before: Drawn, option: Drawn) => {
   const exercise = makeExercise('ladder', { options: [before, option] });
   return leverSentences(optionOf(exercise, 1), optionOf(exercise, 2));
 };

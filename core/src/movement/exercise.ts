@@ -83,6 +83,8 @@ export const Option = z.strictObject({
   exitS: around.optional(),
   position: Position.optional(),
   spineLoad: SpineLoad.optional(),
+  /** How hard teachers say that it is, 0 rest to 5 very strong, where the body model weighs it otherwise. */
+  effort: z.number().min(0).max(5).multipleOf(0.5, 'in halves').optional(),
   moves: z.array(SpineMove).max(FEW).optional(),
   poses,
 });

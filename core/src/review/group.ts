@@ -1,3 +1,4 @@
+import type { Ask } from '../people/asks.ts';
 import type { Foundation } from '../movement/vocabulary.ts';
 import type { Attendee } from '../people/attendee.ts';
 import { restrictionsOf } from '../people/restrictions.ts';
@@ -11,6 +12,8 @@ export interface Group {
   holds: (foundation: Foundation, depth: number) => boolean;
   /** Who has to spare the wrists, by name. */
   sparingWrists: string[];
+  /** Who has to spare the back when it rounds or is loaded, by name. */
+  sparingBacks: string[];
 }
 
 /** `day` is year-month-day: it decides which cautions are in force. */
@@ -23,8 +26,13 @@ export function groupOf(attendees: readonly Attendee[], day: string): Group {
     size: attendees.length,
     lacking,
     holds: (foundation, depth) => attendees.length > 0 && lacking(foundation, depth).length === 0,
-    sparingWrists: attendees
-      .filter((attendee) => restrictionsOf(attendee, day).some(({ ask }) => ask === 'wrist'))
-      .map(({ person }) => person.name),
+    sparingWrists: sparing(attendees, day, ['wrist']),
+    sparingBacks: sparing(attendees, day, ['round low', 'round mid', 'loadedRound']),
   };
+}
+
+function sparing(attendees: readonly Attendee[], day: string, asks: readonly Ask[]): string[] {
+  return attendees
+    .filter((attendee) => restrictionsOf(attendee, day).some(({ ask }) => asks.includes(ask)))
+    .map(({ person }) => person.name);
 }

@@ -25,7 +25,7 @@ const HALF = {
   gearBlocks: 5,
   boxes: 1,
   /** The mat half runs on few words: talk and arranging for longer than this share of it is many. */
-  words: 0.25,
+  words: 0.33,
   changeOver: { least: 90, most: 240, usual: '2 to 3 min' },
 } as const;
 

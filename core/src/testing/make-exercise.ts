@@ -2,7 +2,9 @@ import { Exercise, type ExerciseInput } from '../movement/exercise.ts';
 import { createCatalogue, type Catalogue } from '../movement/catalogue.ts';
 
 type Change = Partial<Omit<ExerciseInput, 'options'>> & { options?: Partial<OptionInput>[] };
-type OptionInput = ExerciseInput['options'][number] & { effort?: keyof typeof SHAPE_OF_EFFORT };
+type OptionInput = Omit<ExerciseInput['options'][number], 'effort'> & {
+  effort?: keyof typeof SHAPE_OF_EFFORT;
+};
 
 /** Shapes that the body model gives these efforts. */
 const SHAPE_OF_EFFORT = {

@@ -103,8 +103,9 @@ const EFFORT = { pointsAStep: 10.5, most: 5 } as const;
  */
 const EFFORT_AT_MOST = { 'way-up': 1, stretch: 1.5 } as const;
 
-/** The load on the scale that classes are planned with: 0 rest to 5 very strong. */
+/** How hard it is on the scale that classes are planned with, 0 rest to 5 very strong: as is said, else by its load. */
 export function effortOf(exercise: Pick<Exercise, 'family' | 'closing'>, option: Option): number {
+  if (option.effort !== undefined) return option.effort;
   const effort = Math.min(EFFORT.most, Math.round((loadOf(option) / EFFORT.pointsAStep) * 2) / 2);
   if (exercise.closing === 'way-up') return Math.min(effort, EFFORT_AT_MOST['way-up']);
   return exercise.family === 'release' ? Math.min(effort, EFFORT_AT_MOST.stretch) : effort;

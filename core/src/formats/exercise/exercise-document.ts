@@ -72,6 +72,9 @@ const WrittenOption = z.strictObject({
   exitS: option.exitS,
   position: option.position,
   spineLoad: option.spineLoad,
+  effort: option.effort.describe(
+    'How hard teachers say that it is, 0 to 5, where the body model weighs it otherwise.',
+  ),
   moves: option.moves,
   /** Names of key poses of this file, or of shapes: start, reach, other end. */
   poses: z.array(SLUG).min(1).max(4).describe('Key poses below, or shapes, by name.'),

@@ -78,6 +78,7 @@ function writeOption(
     exitS: option.exitS,
     position: option.position,
     spineLoad: option.spineLoad,
+    effort: option.effort,
     moves: option.moves,
     poses,
   });

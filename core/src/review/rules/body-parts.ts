@@ -46,9 +46,15 @@ export const bodyParts: Rule = {
 
 /** One exercise for all of them where there is one; else as few as it takes, the lightest first. */
 function addParts(context: RuleContext, missing: readonly BodyPart[]): Repair[] {
-  const unused = unusedOf(context);
-  const all = unused.filter(({ bodyParts: own }) => missing.every((part) => own.includes(part)));
+  const all = workUnused(context).filter(({ bodyParts: own }) =>
+    missing.every((part) => own.includes(part)),
+  );
   return [...addWhereItFits(context, all), ...addSeveral(context, missing)];
+}
+
+/** A stretch would not count. */
+function workUnused(context: RuleContext) {
+  return unusedOf(context).filter(({ family }) => family !== 'release');
 }
 
 function addSeveral(context: RuleContext, missing: readonly BodyPart[]): Repair[] {
@@ -57,7 +63,7 @@ function addSeveral(context: RuleContext, missing: readonly BodyPart[]): Repair[
   while (left.size > 0) {
     const gain = (each: (typeof chosen)[number]) =>
       each.bodyParts.filter((part) => left.has(part)).length;
-    const [best] = unusedOf(context)
+    const [best] = workUnused(context)
       .filter((each) => !chosen.includes(each) && gain(each) > 0)
       .sort((a, b) => gain(b) - gain(a) || effortOfExercise(a) - effortOfExercise(b));
     if (!best) return [];

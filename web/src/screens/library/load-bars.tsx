@@ -1,6 +1,11 @@
 import { useState } from 'react';
 import { levelOf } from '@wrenfern/core/body/load/option-level';
-import { optionLoadOf, type OptionLoad, type LoadPart } from '@wrenfern/core/body/load/option-load';
+import {
+  effortOf,
+  optionLoadOf,
+  type OptionLoad,
+  type LoadPart,
+} from '@wrenfern/core/body/load/option-load';
 import { optionSkillOf } from '@wrenfern/core/body/load/option-skill';
 import { MASS_KG, STATURE_M } from '@wrenfern/core/body/body-segments';
 import { bodiesOf } from '@wrenfern/core/body/option-body';
@@ -13,7 +18,7 @@ import type { Exercise, Option } from '@wrenfern/core/movement/exercise';
 const EXAMPLE = { massKg: MASS_KG, statureM: STATURE_M };
 
 interface Weighed {
-  exercise: Pick<Exercise, 'needs' | 'optionsAre' | 'standard'>;
+  exercise: Pick<Exercise, 'needs' | 'optionsAre' | 'standard' | 'family' | 'closing'>;
   option: Option;
 }
 
@@ -51,6 +56,10 @@ export function LoadBars({ exercise, option, before }: Weighed & { before: Optio
       <p className="mt-1 text-[0.8125rem]">
         Takes {optionSkillOf(exercise, option).score} of 100 in skill ·{' '}
         <span className="font-semibold">{levelOf(exercise, option).level}</span>
+      </p>
+      <p className="text-[0.8125rem]">
+        Planned as {effortOf(exercise, option)} of 5 in effort
+        {option.effort === undefined ? '' : ', as teachers say'}
       </p>
       {why ? <Why id={id} exercise={exercise} option={option} demand={demand} /> : null}
     </div>

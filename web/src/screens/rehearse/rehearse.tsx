@@ -54,7 +54,7 @@ export function Component() {
   return (
     <>
       {isMixed(lesson.plan) ? (
-        <div className="border-b border-line px-4 py-2">
+        <div className="max-w-xl px-4 pt-2">
           <SegmentedRadio
             label="The class as those have it who begin"
             choices={STATIONS.map((value) => ({ value, name: PLACE_WORDS[value] }))}

@@ -94,6 +94,15 @@ interface RungProps extends OptionFieldsProps {
   change: (part: Partial<Option>) => void;
 }
 
+const AS_MEASURED = 'measured';
+const EFFORTS = [
+  { value: AS_MEASURED, name: 'as the body model weighs it' },
+  ...Array.from({ length: 11 }, (_, half) => ({
+    value: String(half / 2),
+    name: `${half / 2} of 5`,
+  })),
+];
+
 /** One option: its poses, its words, its gear, what it turns and asks, and what follows from that. */
 function Rung({ index, option, draft, form, change }: RungProps & { index: number }) {
   const errors = form.formState.errors.options?.[index];
@@ -110,7 +119,15 @@ function Rung({ index, option, draft, form, change }: RungProps & { index: numbe
           />
         ))}
       </div>
-      <div className="max-w-sm">
+      <div className="grid max-w-2xl gap-4 sm:grid-cols-2">
+        <Select
+          label="How hard it is"
+          value={option.effort === undefined ? AS_MEASURED : String(option.effort)}
+          choices={EFFORTS}
+          onChange={(value) =>
+            change({ effort: value === AS_MEASURED ? undefined : Number(value) })
+          }
+        />
         <Select
           label="Kind of repetition"
           value={option.tempo ?? AS_EXERCISE}

@@ -42,14 +42,14 @@ export function GroupColumn({ group, other, isMine, onMine }: ColumnProps) {
           aria-pressed={isMine}
           onClick={onMine}
           className={clsx(
-            'min-h-11 rounded-xl px-3 text-lg font-semibold',
+            'min-h-11 shrink-0 rounded-xl px-3 text-lg font-semibold whitespace-nowrap',
             isMine ? 'bg-fern text-paper' : 'border border-line-strong hover:bg-mist',
           )}
         >
           {where}
         </button>
-        {isMine ? null : <p className="truncate font-semibold sm:hidden">{now.item.name}</p>}
-        <p className={clsx('text-lg', isOver ? 'font-semibold text-copper' : 'text-soft')}>
+        {isMine ? null : <p className="min-w-0 truncate font-semibold sm:hidden">{now.item.name}</p>}
+        <p className={clsx('shrink-0 text-lg', isOver ? 'font-semibold text-copper' : 'text-soft')}>
           {isOver ? `${showClock(-now.itemLeftS)} over` : `${showClock(now.itemLeftS)} left`}
         </p>
         {next && !waits ? (
