@@ -14,7 +14,7 @@ import {
 } from './compose-plan.ts';
 import { TWO_GROUP_CLASS } from './two-group-class.ts';
 
-/** What the review may say of a class: rules whose finding a careful teacher would call right or fair. */
+/** A class, and the rules whose findings a careful teacher would call right or fair, gravest first. */
 export interface ExpertClass {
   name: string;
   plan: Plan;
@@ -28,7 +28,7 @@ export interface ExpertClass {
 export const EXPERT_CLASSES: readonly ExpertClass[] = [
   {
     name: 'a quiet mat class of 45 minutes',
-    fair: [],
+    fair: ['body-parts'],
     plan: plan({ title: 'Quiet mat', targetS: 2700, style: 'slow' }, [
       [
         'Arrive',
@@ -77,7 +77,7 @@ export const EXPERT_CLASSES: readonly ExpertClass[] = [
         [
           exercise('mermaid', { options: [1, 2], dose: times(3, 'each') }),
           exercise('spine-twist', { options: [1, 2], dose: times(4, 'alternating') }),
-          exercise('figure-four', { options: [1], dose: hold(40, 'each') }),
+          exercise('figure-four', { options: [1], dose: hold(45, 'each') }),
           exercise('final-rest', { dose: free(120) }),
           exercise('return-to-sitting'),
         ],
@@ -87,7 +87,7 @@ export const EXPERT_CLASSES: readonly ExpertClass[] = [
   {
     name: 'a mat class that opens standing',
     fair: [],
-    plan: plan({ title: 'Down and up again', targetS: 3300, style: 'steady' }, [
+    plan: plan({ title: 'Down and up again', targetS: 2700, style: 'steady' }, [
       [
         'Standing',
         [
@@ -140,8 +140,8 @@ export const EXPERT_CLASSES: readonly ExpertClass[] = [
         [
           exercise('half-roll-back', { options: [2, 3], dose: times(5) }),
           exercise('saw', { options: [1, 2], dose: times(3, 'alternating') }),
-          exercise('hamstring-strap', { options: [1, 2], dose: hold(40, 'each') }),
-          exercise('figure-four', { options: [1], dose: hold(40, 'each') }),
+          exercise('hamstring-strap', { options: [1, 2], dose: hold(45, 'each') }),
+          exercise('figure-four', { options: [1], dose: hold(45, 'each') }),
           exercise('final-rest', { dose: free(120) }),
           exercise('return-to-sitting'),
         ],
@@ -150,8 +150,8 @@ export const EXPERT_CLASSES: readonly ExpertClass[] = [
   },
   {
     name: 'a climb to the teaser',
-    fair: [],
-    plan: plan({ title: 'Up to the teaser', targetS: 3300, style: 'steady' }, [
+    fair: ['body-parts'],
+    plan: plan({ title: 'Up to the teaser', targetS: 2700, style: 'steady' }, [
       [
         'Arrive',
         [
@@ -206,7 +206,7 @@ export const EXPERT_CLASSES: readonly ExpertClass[] = [
         [
           exercise('spine-stretch', { options: [1, 2], dose: times(4) }),
           exercise('mermaid', { options: [1, 2], dose: times(3, 'each') }),
-          exercise('figure-four', { options: [1], dose: hold(40, 'each') }),
+          exercise('figure-four', { options: [1], dose: hold(45, 'each') }),
           exercise('final-rest', { dose: free(120) }),
           exercise('return-to-sitting'),
         ],
@@ -215,7 +215,7 @@ export const EXPERT_CLASSES: readonly ExpertClass[] = [
   },
   {
     name: 'a fixed sequence of half an hour',
-    fair: [],
+    fair: ['classic-order'],
     plan: plan({ title: 'In order', targetS: 1800, school: 'classic', style: 'brisk' }, [
       [
         'The order',
@@ -261,11 +261,11 @@ export const EXPERT_CLASSES: readonly ExpertClass[] = [
         'First block',
         [
           rounds(2, [
-            exercise('squat', { dose: timed('none', 40, 20) }),
             exercise('plank', { dose: timed('none', 40, 20) }),
             exercise('bridge-leg', { onlySide: 'right', dose: timed('none', 40, 20) }),
             exercise('bridge-leg', { onlySide: 'left', dose: timed('none', 40, 20) }),
             exercise('dead-bug', { dose: timed('none', 40, 20) }),
+            exercise('half-superman', { dose: timed('none', 40, 20) }),
           ]),
           pause('Water', 60),
         ],
@@ -276,8 +276,8 @@ export const EXPERT_CLASSES: readonly ExpertClass[] = [
           rounds(2, [
             exercise('lunge', { onlySide: 'right', dose: timed('none', 40, 20) }),
             exercise('lunge', { onlySide: 'left', dose: timed('none', 40, 20) }),
+            exercise('squat', { dose: timed('none', 40, 20) }),
             exercise('bear-hover', { dose: timed('none', 40, 20) }),
-            exercise('half-superman', { dose: timed('none', 40, 20) }),
           ]),
         ],
       ],
@@ -294,7 +294,7 @@ export const EXPERT_CLASSES: readonly ExpertClass[] = [
   {
     name: 'a lesson on the roll up',
     fair: [],
-    plan: plan({ title: 'Roll up, in parts', targetS: 600 }, [
+    plan: plan({ title: 'Roll up, in parts', targetS: 420 }, [
       [
         'Lesson',
         [
@@ -329,7 +329,7 @@ export const EXPERT_CLASSES: readonly ExpertClass[] = [
   },
   {
     name: 'a reformer class for mixed levels',
-    fair: [],
+    fair: ['body-parts', 'machine-blocks'],
     plan: plan({ title: 'Machines', machine: 'reformer', targetS: 3000, style: 'steady' }, [
       ['Arrive', [exercise('carriage-breath', { dose: breaths(5) })]],
       [
@@ -398,7 +398,7 @@ export const EXPERT_CLASSES: readonly ExpertClass[] = [
       [
         'Close',
         [
-          exercise('front-lunge-stretch', { options: [1, 2], dose: hold(40, 'each') }),
+          exercise('front-lunge-stretch', { options: [1, 2], dose: hold(45, 'each') }),
           exercise('side-sit-mermaid-reformer', { options: [1, 2], dose: times(3, 'each') }),
           exercise('roll-down-beside', { dose: times(3) }),
         ],
@@ -407,8 +407,8 @@ export const EXPERT_CLASSES: readonly ExpertClass[] = [
   },
   {
     name: 'a strong reformer class with jumps',
-    fair: [],
-    plan: plan({ title: 'Jumps', machine: 'reformer', targetS: 3000, style: 'brisk' }, [
+    fair: ['six-directions', 'machine-blocks', 'machine-blocks'],
+    plan: plan({ title: 'Jumps', machine: 'reformer', targetS: 2400, style: 'brisk' }, [
       ['Arrive', [exercise('carriage-breath', { dose: breaths(4) })]],
       [
         'Feet and jumps',
@@ -477,7 +477,7 @@ export const EXPERT_CLASSES: readonly ExpertClass[] = [
   { name: 'two groups on mats and machines', fair: [], plan: TWO_GROUP_CLASS },
   {
     name: 'a class for backs',
-    fair: [],
+    fair: ['rehearse-then-prop'],
     plan: plan({ title: 'Kind to the back', targetS: 2700, school: 'graded-load', style: 'slow' }, [
       [
         'Arrive',
@@ -523,9 +523,9 @@ export const EXPERT_CLASSES: readonly ExpertClass[] = [
         'Close',
         [
           exercise('kneeling-hinge', { options: [1], dose: times(6) }),
-          exercise('standing-hinge', { options: [1], dose: times(6) }),
-          exercise('standing-side-reach', { options: [1], dose: times(3, 'each') }),
           exercise('standing-balance', { options: [1], dose: hold(20, 'each') }),
+          exercise('standing-side-reach', { options: [1], dose: times(4, 'each') }),
+          exercise('chest-opener-wall', { options: [1], dose: hold(30, 'each') }),
           pause('What to take home', 60),
         ],
       ],

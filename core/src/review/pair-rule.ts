@@ -21,7 +21,11 @@ export function pairRule({ comesFirst, within, ...words }: PairRule): Rule {
         const isAgain = context.worked.some(
           (each) => each.at < early.at && each.exercise.slug === late.exercise.slug,
         );
-        const because = isAgain ? undefined : comesFirst(late, early);
+        // What comes whole again behind its part was shown first.
+        const isShown = context.worked.some(
+          (each) => each.at > late.at && each.exercise.slug === early.exercise.slug,
+        );
+        const because = isAgain || isShown ? undefined : comesFirst(late, early);
         return because && `${early.exercise.name} comes before ${late.exercise.name}: ${because}.`;
       }).map((inversion) =>
         outOfOrder(context, { ...inversion, sentence: capital(inversion.sentence) }),

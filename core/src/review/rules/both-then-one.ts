@@ -1,4 +1,3 @@
-import { demandsOf } from '../../people/demands.ts';
 import { pairRule } from '../pair-rule.ts';
 import type { Placeable } from '../rule.ts';
 
@@ -6,15 +5,13 @@ const isBackLift = ({ timed }: Placeable) =>
   timed.position === 'prone' && timed.moves.includes('arch');
 const isOneSided = ({ dose }: Placeable) => dose.sides !== 'none';
 const raisesOneArm = ({ exercise }: Placeable) => exercise.bodyParts.includes('shoulders');
-const lowersBothLegs = ({ option }: Placeable) => demandsOf(option).includes('double-leg-lower');
 
 export const bothThenOne = pairRule({
   id: 'both-then-one',
   name: 'Both sides, then one',
-  statement:
-    'Back lifts: both sides before one. Legs away from the trunk: one leg before two. Each ladder has its own direction.',
+  statement: 'The back is lifted on both sides before it is lifted on one.',
   kind: 'order',
-  why: 'A one-sided lift turns a back that has not yet been balanced; two legs ask twice the support of one.',
+  why: 'A one-sided lift turns a back that has not yet been balanced.',
   usually: 'must',
   within: 'class',
   comesFirst: (first, second) => {
@@ -22,12 +19,6 @@ export const bothThenOne = pairRule({
       if (raisesOneArm(first) && raisesOneArm(second)) {
         return 'both sides of the back lift together before one side does alone';
       }
-    }
-    const isLegWork = (item: Placeable) =>
-      item.timed.position === 'supine' &&
-      item.exercise.teaches.some(({ foundation }) => foundation === 'levers');
-    if (isLegWork(first) && isOneSided(first) && !lowersBothLegs(first) && lowersBothLegs(second)) {
-      return 'one leg moves away from the trunk before both do';
     }
     return undefined;
   },

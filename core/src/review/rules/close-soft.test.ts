@@ -29,13 +29,16 @@ describe('close-soft', () => {
   });
 
   it('wants work before rest, and lets a long reach follow it', () => {
-    const restFirst = (slugs: string[]) =>
-      of(makePlan([['breathe'], slugs])).find(({ key }) => key === 'rest-first');
+    const work = Array.from({ length: 10 }, () => 'curl');
+    const restFirst = (slugs: string[], behind: string[] = []) =>
+      of(makePlan([work, slugs, behind])).find(({ key }) => key === 'rest-first');
     expect(restFirst(['final-rest', 'curl', 'return-to-sitting'])?.itemIds).toEqual([
       'final-rest',
-      'curl',
+      'curl-11',
     ]);
     expect(restFirst(['final-rest', 'hug', 'return-to-sitting'])).toBeUndefined();
+    // With half a class behind it, it was a breather.
+    expect(restFirst(['final-rest'], work)).toBeUndefined();
   });
 
   it('takes breath and a slow turn for soft', () => {

@@ -159,6 +159,13 @@ function restAtTheEnd(
   return edit ? [{ label: `${label}, at the end`, edit }] : [];
 }
 
+/** With so much of the class behind it, a rest is a breather and no end. */
+const BREATHER = 0.2;
+
+function isOnTheWay({ timed }: Worked, { timeline }: RuleContext): boolean {
+  return timed.startS + timed.durationS < (1 - BREATHER) * timeline.totalS;
+}
+
 /** Work first, rest after: a rest with work behind it has to be left again. A long reach may follow it. */
 function restBeforeStretch(context: RuleContext, items: readonly Worked[]): Problem[] {
   const at = items.findIndex(({ exercise }) => exercise.closing === 'rest');
@@ -166,7 +173,7 @@ function restBeforeStretch(context: RuleContext, items: readonly Worked[]): Prob
   const stretch = items
     .slice(at + 1)
     .find(({ exercise, timed }) => exercise.closing !== 'way-up' && !isSoft(timed, context));
-  if (!rest || !stretch) return [];
+  if (!rest || !stretch || isOnTheWay(rest, context)) return [];
   return [
     {
       key: 'rest-first',

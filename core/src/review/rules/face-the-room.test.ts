@@ -37,12 +37,12 @@ describe('face-the-room', () => {
   });
 
   it('counts turns on a machine', () => {
-    const turning = ['feet', 'head', 'feet', 'head', 'feet'];
+    const turning = ['feet', 'head', 'feet', 'head', 'feet', 'head', 'feet', 'head', 'feet'];
     const plan = makePlan([turning], { machine: 'reformer' });
     expect(findingsOf('face-the-room', plan, catalogue)[0]?.sentence).toBe(
-      'People turn round 4 times on the machine.',
+      'People turn round 8 times on the machine.',
     );
-    const calm = makePlan([['feet', 'feet', 'head', 'head']], { machine: 'reformer' });
+    const calm = makePlan([turning.slice(0, 8)], { machine: 'reformer' });
     expect(findingsOf('face-the-room', calm, catalogue)).toEqual([]);
   });
 });

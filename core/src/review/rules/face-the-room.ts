@@ -3,7 +3,7 @@ import { leaveOut, moveAfterEach, pauseAfter } from '../repairs.ts';
 import type { Problem, Rule, RuleContext, Worked } from '../rule.ts';
 
 /** Turns of the whole room on a machine from which they are told. */
-const TURNS = 3;
+const TURNS = 7;
 const WATCH_S = 20;
 const WATCH_LABEL = 'Watch it once';
 

@@ -135,6 +135,14 @@ function isWalk({ segments }: Plan, from: Worked, to: Worked): boolean {
   return stationOf(from) !== stationOf(to);
 }
 
+/** In a pause of this length everybody has come up, or down, by themselves. */
+const PAUSE_S = 30;
+
+function isPaused({ timeline }: RuleContext, { at }: Worked): boolean {
+  const before = timeline.items[at - 1];
+  return before?.kind === 'pause' && before.durationS >= PAUSE_S;
+}
+
 function straightUp(context: RuleContext): Problem[] {
   const { worked } = context;
   return worked.flatMap((next, index): Problem[] => {
@@ -143,7 +151,7 @@ function straightUp(context: RuleContext): Problem[] {
     const to = next.timed.position;
     if (!before || !from || !to) return [];
     if (!goesStraight(from, to) || context.plan.machine !== 'mat') return [];
-    if (isWalk(context.plan, before, next)) return [];
+    if (isWalk(context.plan, before, next) || isPaused(context, next)) return [];
     return [
       {
         key: `straight ${next.item.id}`,

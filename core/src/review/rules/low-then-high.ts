@@ -1,4 +1,5 @@
 import { mobilityOf } from '../../body/mobility.ts';
+import { tempoOf } from '../../movement/exercise.ts';
 import type { PropPlace } from '../../movement/vocabulary.ts';
 import { inversionsOf, outOfOrder } from '../out-of-order.ts';
 import type { Placeable, Problem, Rule, RuleContext } from '../rule.ts';
@@ -17,6 +18,8 @@ const MOBILE_DEG = 12;
 
 /** What moves the lower back, and what moves the upper back alone. */
 function backMoved({ exercise, option, timed }: Placeable): 'low' | 'high' | 'neither' {
+  // A rolled bridge begins with the lowest bone.
+  if (tempoOf(exercise, option) === 'articulate-large') return 'low';
   if (exercise.family === 'release' || timed.moves.every((move) => move === 'still')) {
     return 'neither';
   }

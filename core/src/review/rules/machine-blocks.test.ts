@@ -28,7 +28,7 @@ describe('machine-blocks', () => {
     const alone = (slugs: string[]) => of(slugs).filter(({ key }) => key.startsWith('one'));
     expect(alone(['press', 'press-too', 'pull'])).toEqual([]);
     expect(alone(['press', 'press-too', 'press'])[0]?.sentence).toBe(
-      'springs is changed for press too alone, and changed back behind it.',
+      'springs are changed for press too alone, and changed back behind it.',
     );
   });
 

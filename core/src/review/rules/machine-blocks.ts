@@ -66,7 +66,10 @@ function forOneItem(context: RuleContext): Problem[] {
     const [before, after] = [worked[index - 1], worked[index + 1]];
     if (!before?.gear || !middle.gear || !after?.gear) return [];
     const changed = changedParts(before.gear, middle.gear);
-    const isBack = springsChanged(before.gear, after.gear) === 0 && boxOf(before) === boxOf(after);
+    const isBack =
+      after.gear.springs !== undefined &&
+      springsChanged(before.gear, after.gear) === 0 &&
+      boxOf(before) === boxOf(after);
     if (!isBack || !changed.some((part) => SPRINGS_AND_BOX.includes(part))) return [];
     const others = worked.filter(
       (each) => each !== middle && springsChanged(each.gear, middle.gear) === 0,
@@ -75,7 +78,7 @@ function forOneItem(context: RuleContext): Problem[] {
       {
         key: `one ${middle.item.id}`,
         itemIds: [middle.item.id],
-        sentence: `${listWords(changed)} ${changed.length > 1 ? 'are' : 'is'} changed for ${middle.exercise.name} alone, and changed back behind it.`,
+        sentence: `${listWords(changed)} ${changed.length > 1 || changed[0] === 'springs' ? 'are' : 'is'} changed for ${middle.exercise.name} alone, and changed back behind it.`,
         candidates: () => [
           ...moveAfterEach(context, middle, others.slice(0, 4)),
           ...others.slice(0, 3).flatMap((each) => moveBeforeEach(context, each, [middle])),

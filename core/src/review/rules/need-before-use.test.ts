@@ -15,6 +15,7 @@ const catalogue = makeCatalogue([
   }),
   makeExercise('deep', {
     family: 'plank',
+    position: 'plank',
     standard: 2,
     needs: [{ foundation: 'pelvis', depth: 3 }],
   }),

@@ -88,13 +88,18 @@ function isEased({ exercise, option }: Worked): boolean {
   return exercise.family === 'release' || option.number === 1;
 }
 
-/** Something like it was done: a rung of the same, or the same kind in the same place. */
+/** Something like it was done: a rung of the same, work of the same kind, or work in the same place. Common practice. */
 function isLike(before: Worked, { exercise, timed }: Worked): boolean {
+  if (before.exercise.slug === exercise.slug) return true;
+  const isWork = before.timed.effort >= WORK && before.exercise.family !== 'release';
   return (
-    before.exercise.slug === exercise.slug ||
-    (before.exercise.family === exercise.family && before.timed.position === timed.position)
+    isWork &&
+    (before.exercise.family === exercise.family || before.timed.position === timed.position)
   );
 }
+
+/** Effort from which something is work, and so teaches by being done. */
+const WORK = 1;
 
 /** The depths at which a class can have taught a foundation: needs ask for no more. */
 const DEPTHS_TAUGHT = [1, 2] as const;

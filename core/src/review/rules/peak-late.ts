@@ -1,5 +1,5 @@
 import { showClock } from '../../plan/show-time.ts';
-import { secondsOf } from '../../plan/timing/timeline.ts';
+import { secondsOf, type Timeline } from '../../plan/timing/timeline.ts';
 import { addBeforeIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
 import type { CurvePoint, Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
@@ -41,16 +41,16 @@ export const peakLate: Rule = {
   find: (context) => [...misplacedPeak(context), ...jumps(context)],
 };
 
-/** The share of working time that is done half-way through each item. */
-function middles(worked: readonly Worked[]): Map<string, number> {
-  const total = worked.reduce((sum, { timed }) => sum + secondsOf(timed, 'work'), 0);
+/** The share of working time that is done half-way through each item, the last time that it is done. */
+function middles({ items }: Timeline): Map<string, number> {
+  const total = items.reduce((sum, timed) => sum + secondsOf(timed, 'work'), 0);
   let done = 0;
   return new Map(
-    worked.map(({ item, timed }) => {
+    items.map((timed) => {
       const seconds = secondsOf(timed, 'work');
       const middle = total > 0 ? (done + seconds / 2) / total : 0;
       done += seconds;
-      return [item.id, middle];
+      return [timed.itemId, middle];
     }),
   );
 }
@@ -64,7 +64,7 @@ function misplacedPeak(context: RuleContext): Problem[] {
   const hardest = hardestOf(worked);
   const most = hardest[0]?.timed.effort ?? 0;
   if (hardest.length === 0) return [];
-  const at = middles(worked);
+  const at = middles(context.timeline);
   const shareOf = ({ item }: Worked) => at.get(item.id) ?? 0;
   const isInPlace = (each: Worked) => shareOf(each) >= PEAK_FROM && shareOf(each) <= PEAK_TO;
   const isWrong = (each: Worked) => shareOf(each) < TOO_SOON || isStraightBeforeRest(each, worked);

@@ -46,7 +46,8 @@ export const sixDirections: Rule = {
     if (context.plan.targetS < FROM_S || isTimed) return [];
     const { seconds, directedS } = coverDirections(context.timeline);
     const missing = DIRECTIONS.filter((direction) => seconds[direction] < 1);
-    return [...absent(context, missing), ...tooMuch(context, seconds, directedS)];
+    const lacking = absent(context, missing);
+    return lacking.length > 0 ? lacking : tooMuch(context, seconds, directedS);
   },
 };
 
