@@ -1,5 +1,6 @@
 import { draftPlan, type Proposal } from '@wrenfern/core/draft/draft-plan';
-import { criteriaOf } from '@wrenfern/core/draft/draft-criteria';
+import { analyse } from '@wrenfern/core/analyse';
+import { criteriaOf, type Criterion } from '@wrenfern/core/draft/draft-criteria';
 import { loadSolver } from '@wrenfern/core/draft/solver';
 import { DraftWishes } from '@wrenfern/core/draft/wishes';
 import { Person } from '@wrenfern/core/people/person';
@@ -53,6 +54,11 @@ const OTHERS = [
   { name: 'mat 45 effort 2', wishes: { targetS: 2700, effortMost: 2 } },
   { name: 'mat 20', wishes: { targetS: 1200 } },
   { name: 'reformer 30', wishes: { targetS: 1800, machine: 'reformer' } },
+  { name: 'two groups 55', wishes: { targetS: 3300, twoGroups: true } },
+  {
+    name: 'two groups 50 graded-load',
+    wishes: { targetS: 3000, twoGroups: true, school: 'graded-load' },
+  },
 ];
 const ALL: { name: string; level?: number; wishes: object }[] = [
   ...MAT,
@@ -99,6 +105,24 @@ function print({ plan, name, reasons }: Proposal): void {
   }
 }
 
+/** What a class of two groups must be: its length, and what the review says of its halves. */
+function twoGroupCriteria({ plan, totalS }: Proposal): Criterion[] {
+  const off = Math.abs(totalS - plan.targetS);
+  const { findings } = analyse(plan, builtInCatalogue, {
+    attendees: [],
+    cupboard: {},
+    day: '2026-11-29',
+  });
+  const rules = ['halves-equal', 'half-size', 'half-gear', 'at-its-place', 'few-words'];
+  return [
+    { id: 'length', isMet: off <= 0.05 * plan.targetS, found: `${off} s off` },
+    ...rules.map((id) => {
+      const found = findings.filter(({ rule }) => rule === id).map(({ sentence }) => sentence);
+      return { id, isMet: found.length === 0, found: found.join(' ') };
+    }),
+  ];
+}
+
 let [met, of] = [0, 0];
 for (const [index, { name, level, wishes }] of ALL.entries()) {
   if (read.length > 0 && !read.includes(index)) continue;
@@ -121,7 +145,9 @@ for (const [index, { name, level, wishes }] of ALL.entries()) {
     continue;
   }
   const lines = result.proposals.map((proposal) => {
-    const criteria = criteriaOf(proposal.plan, parsed, builtInCatalogue);
+    const criteria = parsed.twoGroups
+      ? twoGroupCriteria(proposal)
+      : criteriaOf(proposal.plan, parsed, builtInCatalogue);
     const missed = criteria.filter(({ isMet }) => !isMet);
     met += criteria.length - missed.length;
     of += criteria.length;

@@ -2,7 +2,7 @@ import { draftPlan, type DraftResult } from '@wrenfern/core/draft/draft-plan';
 import type { Solve } from '@wrenfern/core/draft/solver';
 import { checkWishes, type DraftWishes } from '@wrenfern/core/draft/wishes';
 import { describeDose } from '@wrenfern/core/movement/dose';
-import { listWords } from '@wrenfern/core/movement/words';
+import { listWords, PLACE_WORDS } from '@wrenfern/core/movement/words';
 import type { Person } from '@wrenfern/core/people/person';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
@@ -50,7 +50,8 @@ function tell(result: DraftResult): string {
     .map(({ name, character, plan, reasons, findings }) => {
       const lines = [`${name}. ${character}`, `  ${findings} left to settle`];
       for (const segment of plan.segments) {
-        lines.push(`  ${segment.name}`);
+        const where = segment.station ? `, ${PLACE_WORDS[segment.station]}` : '';
+        lines.push(`  ${segment.name}${where}`);
         for (const item of segment.items) {
           if (item.kind === 'pause') {
             lines.push(`    ${item.label}, ${showClock(item.durationS)}`);

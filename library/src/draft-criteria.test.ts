@@ -3,7 +3,9 @@ import { criteriaOf } from '@wrenfern/core/draft/draft-criteria';
 import { draftPlan, type Proposal } from '@wrenfern/core/draft/draft-plan';
 import { loadSolver, type Solve } from '@wrenfern/core/draft/solver';
 import { DraftWishes } from '@wrenfern/core/draft/wishes';
+import { analyse } from '@wrenfern/core/analyse';
 import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
+import { isMixed } from '@wrenfern/core/plan/tracks';
 import { builtInCatalogue as catalogue } from './index.ts';
 
 let solve: Solve;
@@ -74,6 +76,66 @@ describe('what belongs together', () => {
       expect(names.indexOf('Footwork')).toBe(1);
       expect(names.filter((name) => name.includes('box')).length).toBeLessThanOrEqual(1);
       expect(exercises.at(-1)?.position).toBe('standing');
+    }
+  });
+});
+
+describe('a draft of two groups that change over', () => {
+  const wishes = { targetS: 3300, twoGroups: true };
+  let proposals: Proposal[] = [];
+  beforeAll(() => {
+    proposals = draft(wishes);
+  });
+
+  it('has two halves of the same length, each at its place, and fits its hour', () => {
+    expect(proposals.length).toBeGreaterThanOrEqual(2);
+    for (const { plan, totalS } of proposals) {
+      expect(isMixed(plan)).toBe(true);
+      expect(Math.abs(totalS - 3300)).toBeLessThan(0.05 * 3300);
+      const { findings } = analyse(plan, catalogue, {
+        attendees: [],
+        cupboard: {},
+        day: '2026-11-29',
+      });
+      // What a class of two groups must be, as the review says it. Common practice.
+      const ofGroups = findings.filter(({ rule }) => /^half|at-its-place|change-over/.test(rule));
+      expect(ofGroups.map(({ sentence }) => sentence)).toEqual([]);
+    }
+  });
+
+  it('begins the machines with the feet and the plain bridge, and ends them standing', () => {
+    for (const { plan } of proposals) {
+      const onMachines = plan.segments
+        .filter(({ station }) => station === 'reformer')
+        .flatMap(({ items }) => items)
+        .flatMap((item) => (item.kind === 'exercise' ? [item.exercise] : []));
+      expect(onMachines[0]).toBe('footwork');
+      expect(onMachines).toContain('reformer-bridge');
+      expect(catalogue.require(onMachines.at(-1) ?? '').position).toBe('standing');
+    }
+  });
+
+  it('teaches nothing new on the mat where the group is known', () => {
+    const familiar = new Set(
+      catalogue.all
+        .filter(({ machine }) => machine === 'mat')
+        .slice(0, 90)
+        .map(({ slug }) => slug),
+    );
+    const search = draftPlan(
+      DraftWishes.parse(wishes),
+      { catalogue, attendees: [], day: '2026-11-29', timing: { familiar } },
+      solve,
+    );
+    let step = search.next();
+    while (!step.done) step = search.next();
+    if (step.value.kind !== 'proposals') throw new Error(JSON.stringify(step.value));
+    for (const { plan } of step.value.proposals) {
+      const onMat = plan.segments
+        .filter(({ station }) => station === 'mat')
+        .flatMap(({ items }) => items)
+        .flatMap((item) => (item.kind === 'exercise' ? [item.exercise] : []));
+      expect(onMat.filter((slug) => !familiar.has(slug))).toEqual([]);
     }
   });
 });

@@ -220,7 +220,7 @@ export const EXPERT_CLASSES: readonly ExpertClass[] = [
       [
         'The order',
         [
-          exercise('hundred', { options: [2, 3], dose: { ...times(100), kind: 'repetitions' } }),
+          exercise('hundred', { options: [2, 3], dose: times(100) }),
           exercise('roll-up', { options: [2, 3], dose: times(5) }),
           exercise('single-leg-circle', { options: [3], dose: times(5, 'each') }),
           exercise('rolling-ball', { options: [1, 2], dose: times(6) }),

@@ -13,6 +13,8 @@ export const DraftWishes = z.strictObject({
   format: z.literal('wrenfern-wishes/1').default('wrenfern-wishes/1'),
   title: PlanDetails.shape.title.default('A new class'),
   machine: PlanDetails.shape.machine.default('mat'),
+  /** Two groups, one on the machines while the other is on the mat, that change over. */
+  twoGroups: z.boolean().default(false),
   school: PlanDetails.shape.school.default('foundations-first'),
   /** An arrival, something and a close take five minutes at least. */
   targetS: PlanDetails.shape.targetS.min(SHORTEST_S, 'at least 5 minutes'),
@@ -55,7 +57,8 @@ export function checkWishes(
   return fields.flatMap(([path, slug]): WishProblem[] => {
     const exercise = catalogue.get(slug);
     if (!exercise) return [{ path, message: `no exercise is called "${slug}"` }];
-    if (path[0] !== 'never' && exercise.machine !== wishes.machine) {
+    const isThere = wishes.twoGroups || exercise.machine === wishes.machine;
+    if (path[0] !== 'never' && !isThere) {
       return [{ path, message: `"${slug}" is done on the ${exercise.machine}` }];
     }
     return [];

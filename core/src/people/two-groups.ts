@@ -10,7 +10,7 @@ import { versionKey } from './standing.ts';
  * Who begins where in a class of two groups. Whoever was put somewhere stays there; the others, in the order in which
  * they are listed, make both groups as equal as they can be, with no more on the machines than there are.
  */
-export function splitGroups<Someone extends Pick<Attendee, 'startsOn'>>(
+export function splitGroups<Someone extends Pick<Attendee, 'person' | 'startsOn'>>(
   attendees: readonly Someone[],
   reformers: number,
 ): Record<Machine, Someone[]> {

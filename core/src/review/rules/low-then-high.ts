@@ -35,7 +35,8 @@ export const lowThenHigh: Rule = {
     'The lower back is moved before the upper back alone, and a prop that travels along the spine travels one way.',
   kind: 'preference',
   why: 'A stiff low back makes the upper back work against it; moved first, it lets the rest follow.',
-  usually: 'should',
+  // Few teachers hold to it: who does, turns it on.
+  usually: 'off',
   order: [
     {
       cost: 'sequence',

@@ -7,6 +7,9 @@ import { candidatesOf, unusedOf } from '../running-order.ts';
 /** Later than this share of the class a spine has been moved enough. Common practice. */
 const EARLY = 1 / 3;
 
+/** Tall sitting or standing. */
+const UPRIGHT = 2;
+
 const LOAD_WORDS = [
   'lying',
   'all fours, low bridge or chest lift',
@@ -36,13 +39,17 @@ export const unloadedBeforeLoaded: Rule = {
   draft(rows, standing) {
     if (standing !== 'must') return;
     for (const choice of rows.pool) {
-      if (choice.spineLoad < 2) continue;
+      const isRollDown = choice.exercise.tempo === 'roll-down';
+      const opens = isRollDown && rows.group.sparingBacks.length === 0;
+      if (choice.spineLoad < 2 || opens) continue;
       rows.wants(choice, (other) => other.spineLoad === choice.spineLoad - 1);
     }
   },
   find(context) {
     const problems: Problem[] = [];
-    let highest = 0;
+    const [first] = context.worked;
+    // Everybody came in upright: a class may open so.
+    let highest = Math.min(UPRIGHT, first?.timed.spineLoad ?? 0);
     for (const worked of context.worked) {
       const { spineLoad } = worked.timed;
       const isEarly = worked.timed.startS < context.timeline.totalS * EARLY;

@@ -3,6 +3,7 @@ import { useRef, useState, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
 import { toast } from 'sonner';
 import type { DraftResult } from '@wrenfern/core/draft/draft-plan';
+import { isMixed } from '@wrenfern/core/plan/tracks';
 import { DraftWishes, SHORTEST_S } from '@wrenfern/core/draft/wishes';
 import { PROPS, type Prop } from '@wrenfern/core/movement/vocabulary';
 import { capital, listWords } from '@wrenfern/core/movement/words';
@@ -90,12 +91,14 @@ export function DraftPanel({
 }
 
 /** What the class says already. */
-function firstWishes({ title, machine, school, targetS }: Plan, lesson: WholeClass): DraftWishes {
+function firstWishes(plan: Plan, lesson: WholeClass): DraftWishes {
+  const { title, machine, school, targetS } = plan;
   const { lately } = lesson;
   const props = enoughForAll(lesson);
   return DraftWishes.parse({
     title,
     machine,
+    twoGroups: isMixed(plan),
     school,
     targetS: Math.max(SHORTEST_S, targetS),
     lately,

@@ -3,7 +3,7 @@ import { Fragment, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { Proposal } from '@wrenfern/core/draft/draft-plan';
 import type { DraftWishes } from '@wrenfern/core/draft/wishes';
-import { capital } from '@wrenfern/core/movement/words';
+import { capital, PLACE_WORDS } from '@wrenfern/core/movement/words';
 import { bracketWords } from '@wrenfern/core/plan/bracket-words';
 import { runsOf } from '@wrenfern/core/plan/occurrences';
 import type { Item, Plan } from '@wrenfern/core/plan/plan';
@@ -80,7 +80,15 @@ function Card({ proposal, lesson, wishes, onUse }: CardProps) {
       </div>
       {plan.segments.map((segment) => (
         <section key={segment.id} aria-label={segment.name}>
-          <h4 className="title mt-1 text-fern">{segment.name}</h4>
+          <h4 className="title mt-1 text-fern">
+            {segment.name}
+            {segment.station ? (
+              <span className="font-text text-[0.8125rem] text-soft">
+                {' '}
+                {PLACE_WORDS[segment.station]}
+              </span>
+            ) : null}
+          </h4>
           {runsOf(segment, plan.brackets).map(({ bracket, items }) => (
             <Fragment key={items[0]?.id}>
               {bracket ? (
@@ -135,7 +143,8 @@ function ProposedItem({ item, plan, reason, lesson, wishes, onSwap }: ItemProps)
       const others = await searchWorker().nextBest(
         plan,
         item.id,
-        wishes,
+        // Of two groups, what is done at the same place.
+        wishes.twoGroups ? { ...wishes, machine: exercise.machine } : wishes,
         searchContext(lesson, own),
       );
       const [best] = others;

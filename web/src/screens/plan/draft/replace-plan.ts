@@ -14,7 +14,13 @@ export function replacePlan(plan: Plan, by: Plan): Edit {
       ...by.segments.map((segment, index) => ({ type: 'addSegment' as const, index, segment })),
       {
         type: 'setDetails',
-        details: { machine: by.machine, school: by.school, targetS: by.targetS, style: by.style },
+        details: {
+          machine: by.machine,
+          school: by.school,
+          targetS: by.targetS,
+          style: by.style,
+          changeOver: by.changeOver,
+        },
       },
     ],
   };

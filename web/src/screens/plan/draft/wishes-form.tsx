@@ -23,9 +23,11 @@ interface FormProps {
   onChange: (wishes: DraftWishes) => void;
 }
 
-const MACHINES: { value: Machine; name: string }[] = [
+const BOTH = 'both';
+const PLACES: { value: Machine | typeof BOTH; name: string }[] = [
   { value: 'mat', name: 'on the mat' },
   { value: 'reformer', name: 'on the reformer' },
+  { value: BOTH, name: 'on both, in two groups' },
 ];
 
 /** At most this many of one kind of theme: a class about everything is about nothing. */
@@ -35,7 +37,9 @@ const THEMES = 4;
 export function WishesForm({ wishes, schools, onChange }: FormProps) {
   const catalogue = useCatalogue();
   const set = (change: Partial<DraftWishes>) => onChange({ ...wishes, ...change });
-  const known = catalogue.all.filter(({ machine }) => machine === wishes.machine);
+  const known = catalogue.all.filter(
+    ({ machine }) => wishes.twoGroups || machine === wishes.machine,
+  );
   return (
     <div className="flex flex-col gap-5">
       <WhatClass wishes={wishes} schools={schools} set={set} />
@@ -113,9 +117,16 @@ function WhatClass({ wishes, schools, set }: PartProps & Pick<FormProps, 'school
         />
         <Select
           label="Where"
-          value={wishes.machine}
-          choices={MACHINES}
-          onChange={(machine) => set({ machine, climbTo: undefined, mustHave: [] })}
+          value={wishes.twoGroups ? BOTH : wishes.machine}
+          choices={PLACES}
+          onChange={(place) =>
+            set({
+              twoGroups: place === BOTH,
+              machine: place === BOTH ? 'reformer' : place,
+              climbTo: undefined,
+              mustHave: [],
+            })
+          }
         />
         <Select
           label="In the way of"

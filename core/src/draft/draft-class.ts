@@ -1,0 +1,255 @@
+import { listWords, POSITION_WORDS } from '../movement/words.ts';
+import { groupOf, type Group } from '../review/group.ts';
+import { reviewOrder } from '../review/review.ts';
+import { exerciseItemsOf, type Plan } from '../plan/plan.ts';
+import { showClock } from '../plan/show-time.ts';
+import { timePlan } from '../plan/timing/time-plan.ts';
+import type { Blueprint } from './block.ts';
+import { blueprintFor, climbing, placeIn, type PlacedChoice } from './blueprint.ts';
+import { buildClass, TOLERANCE_S, type Chosen } from './build-class.ts';
+import { CHARACTERS, type Character } from './characters.ts';
+import { variableOf } from './choice-rows.ts';
+import { classProgram } from './class-program.ts';
+import { poolOf, type DraftContext } from './pool.ts';
+import { smallestConflict } from './smallest-conflict.ts';
+import type { Solve } from './solver.ts';
+import { NO_RUNGS, rungsTo, type Rungs } from './rungs.ts';
+import { whyChosen } from './why-chosen.ts';
+import { wishList, type Wish } from './wish-list.ts';
+import type { DraftWishes } from './wishes.ts';
+
+export interface Proposal {
+  id: Character['id'];
+  name: string;
+  plan: Plan;
+  totalS: number;
+  /** Why each item is there, by item id. */
+  reasons: Record<string, string>;
+  /** What sets it apart, in a sentence or two. */
+  character: string;
+  /** How many findings of order are left in it. */
+  findings: number;
+}
+
+export type DraftResult =
+  | { kind: 'proposals'; proposals: Proposal[] }
+  /** The smallest set of wishes that can't be had together, in words. */
+  | { kind: 'conflict'; wishes: string[] }
+  /** No class was found in the time that was given to the search, and none was shown to be impossible. */
+  | { kind: 'not-found' };
+
+export interface DraftProgress {
+  phase: 'measuring the exercises' | 'choosing' | 'ordering' | 'looking for what is in the way';
+  /** How many of the proposals are ready. */
+  ready: number;
+  of: number;
+  /** What is ready, should the search be stopped here; undefined while nothing is. */
+  result: () => DraftResult | undefined;
+}
+
+/** Limits for one program: to choose a class, and only to see whether there is one. */
+/** The branches end a choice, not the clock: the same seed gives the same class on any machine. */
+const CHOOSE = { seconds: 30, gap: 0.06, nodes: 60 } as const;
+const LOOK = { seconds: 2, gap: 10 } as const;
+/** How often a choice is made again after its length was measured in its order. */
+const TRIES = 3;
+
+/** A character that only asks whether there is a class at all. */
+const ANY: Character = {
+  id: 'near',
+  name: '',
+  cost: () => 0,
+  doseCost: 0,
+  propCost: 0,
+};
+
+/** Three classes built as `blueprintOf` says, in which all do the same. */
+export function* draftClass(
+  wishes: DraftWishes,
+  context: DraftContext,
+  solve: Solve,
+  blueprintOf: (wishes: DraftWishes, character: Character) => Blueprint = blueprintFor,
+): Generator<DraftProgress, DraftResult> {
+  const proposals: Proposal[] = [];
+  const finish = (): DraftResult => ({
+    kind: 'proposals',
+    proposals: proposals.map((each) => describe(each, proposals, wishes, context)),
+  });
+  const progress = (phase: DraftProgress['phase']): DraftProgress => ({
+    phase,
+    ready: proposals.length,
+    of: CHARACTERS.length,
+    result: () => (proposals.length > 0 ? finish() : undefined),
+  });
+  yield progress('measuring the exercises');
+  const group = groupOf(context.attendees, context.day);
+  const choices = poolOf(wishes, context);
+  const list = wishList(wishes, choices, context.catalogue);
+  const isWished = wishedFor(wishes, context);
+  for (const character of CHARACTERS) {
+    yield progress('choosing');
+    const earlier = proposals.map(({ plan }) =>
+      exerciseItemsOf(plan)
+        .map(({ exercise }) => exercise)
+        .filter((slug) => context.catalogue.require(slug).family !== 'release'),
+    );
+    const built = climbing(blueprintOf(wishes, character), wishes, choices);
+    const pool = placeIn(built, choices, isWished);
+    const input = { wishes, context, solve, group, pool, list, character, earlier };
+    const made = propose({ ...input, blueprint: built });
+    if (!made && proposals.length === 0) {
+      yield progress('looking for what is in the way');
+      return inTheWay({ wishes, context, solve, group, pool, list, blueprint: built });
+    }
+    if (made) proposals.push(made);
+    yield progress('ordering');
+  }
+  return finish();
+}
+
+/** What stands in a class wherever it fits: what is asked for, what the class climbs to and the rungs to it. */
+function wishedFor(
+  { mustHave, climbTo }: DraftWishes,
+  { catalogue }: DraftContext,
+): (slug: string) => boolean {
+  const { isRung } = rungsFor({ climbTo }, catalogue);
+  return (slug) => mustHave.includes(slug) || slug === climbTo || isRung(slug);
+}
+
+function rungsFor(
+  { climbTo }: Pick<DraftWishes, 'climbTo'>,
+  catalogue: DraftContext['catalogue'],
+): Rungs {
+  return climbTo === undefined ? NO_RUNGS : rungsTo(climbTo, catalogue);
+}
+
+interface ProposeInput {
+  wishes: DraftWishes;
+  context: DraftContext;
+  solve: Solve;
+  group: Group;
+  pool: readonly PlacedChoice[];
+  blueprint: Blueprint;
+  list: readonly Wish[];
+  character: Character;
+  earlier: readonly (readonly string[])[];
+}
+
+/** Chooses, orders and measures; what comes out too short or long is chosen again with that known. */
+function propose(input: ProposeInput): Proposal | undefined {
+  const { wishes, context, group, character } = input;
+  let correctionS = 0;
+  let best: Plan | undefined;
+  let bestOff = Infinity;
+  for (let turn = 0; turn < TRIES; turn += 1) {
+    const chosen = choose(input, correctionS);
+    if (!chosen) break;
+    const plan = buildClass(chosen, input.blueprint, wishes, context, group);
+    const { overS } = timePlan(plan, context.catalogue, context.timing);
+    if (Math.abs(overS) < bestOff) [best, bestOff] = [plan, Math.abs(overS)];
+    if (bestOff <= TOLERANCE_S) break;
+    correctionS -= overS;
+  }
+  if (!best) return undefined;
+  const retime = (plan: Plan) => timePlan(plan, context.catalogue, context.timing);
+  const timeline = retime(best);
+  return {
+    id: character.id,
+    name: character.name,
+    plan: best,
+    totalS: timeline.totalS,
+    reasons: whyChosen(best, wishes, context, group),
+    character: '',
+    findings: reviewOrder({ ...context, plan: best, timeline, retime, group }).length,
+  };
+}
+
+function choose(input: ProposeInput, correctionS: number): Chosen[] | undefined {
+  const { pool, solve } = input;
+  const solution = solve(
+    classProgram({
+      ...input,
+      ...rulesIn(input.context),
+      rungs: rungsFor(input.wishes, input.context.catalogue),
+      correctionS,
+    }),
+    CHOOSE,
+  );
+  if (solution.kind !== 'found') return undefined;
+  return pool.flatMap((choice, index) =>
+    solution.value(variableOf(index)) > 0.5
+      ? [{ choice, extraS: solution.value(`more${index}`) - solution.value(`less${index}`) }]
+      : [],
+  );
+}
+
+function rulesIn({ rules }: DraftContext): Pick<DraftContext, 'rules'> {
+  return rules ? { rules } : {};
+}
+
+function inTheWay({
+  wishes,
+  context,
+  solve,
+  group,
+  pool,
+  blueprint,
+  list,
+}: Omit<ProposeInput, 'character' | 'earlier'>): DraftResult {
+  const isPossible = (some: readonly Wish[]) => {
+    const program = classProgram({
+      pool,
+      blueprint,
+      rungs: rungsFor(wishes, context.catalogue),
+      wishes,
+      group,
+      list: some,
+      ...rulesIn(context),
+      character: ANY,
+      correctionS: 0,
+      earlier: [],
+    });
+    return solve(program, LOOK).kind !== 'none';
+  };
+  const conflict = smallestConflict(list, isPossible);
+  return conflict
+    ? { kind: 'conflict', wishes: conflict.map(({ words }) => words) }
+    : { kind: 'not-found' };
+}
+
+/** What sets a proposal apart from the others: what only it has, its changes, what is new in it. */
+function describe(
+  proposal: Proposal,
+  all: readonly Proposal[],
+  wishes: DraftWishes,
+  { catalogue, timing }: DraftContext,
+): Proposal {
+  const slugsOf = ({ plan }: Proposal) => exerciseItemsOf(plan).map(({ exercise }) => exercise);
+  const own = slugsOf(proposal);
+  const elsewhere = new Set(all.filter((each) => each !== proposal).flatMap(slugsOf));
+  const only = own.filter((slug) => !elsewhere.has(slug));
+  const lately = own.filter((slug) => wishes.lately.includes(slug)).length;
+  const timeline = timePlan(proposal.plan, catalogue, timing);
+  const positions = timeline.items.flatMap(({ position }) => (position ? [position] : []));
+  const changes = positions.filter(
+    (position, at) => at > 0 && position !== positions[at - 1],
+  ).length;
+  const most = mostOf(positions);
+  const names = only
+    .map((slug) => catalogue.require(slug))
+    .filter(({ family }) => family !== 'release')
+    .slice(0, 3)
+    .map(({ name }) => name);
+  const sentences = [
+    `${own.length} exercises in ${showClock(timeline.totalS)}, ${changes} changes of position${most ? `, most of it ${POSITION_WORDS[most]}` : ''}.`,
+    names.length > 0 ? `Only here: ${listWords(names)}.` : '',
+    wishes.lately.length > 0 ? `${lately} of them came in the last weeks.` : '',
+  ];
+  return { ...proposal, character: sentences.filter(Boolean).join(' ') };
+}
+
+function mostOf<T>(list: readonly T[]): T | undefined {
+  const counts = new Map<T, number>();
+  for (const each of list) counts.set(each, (counts.get(each) ?? 0) + 1);
+  return [...counts].sort(([, a], [, b]) => b - a)[0]?.[0];
+}
