@@ -23,6 +23,8 @@ export default defineConfig({
     baseURL: urls[Number(process.env.TEST_PARALLEL_INDEX ?? 0) % urls.length] ?? '',
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
+    // What a journey intercepts must not be answered from the device; the one about no line asks for it.
+    serviceWorkers: 'block',
     // Pictures that move are drawn by the processor here; a journey about motion asks for it.
     contextOptions: { reducedMotion: 'reduce' },
     // A trace of every step doubles the time; ask for it when a journey fails.

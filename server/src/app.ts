@@ -206,6 +206,11 @@ function serveWeb(app: Express, folder: string): void {
     express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y' }),
     notFound,
   );
+  // A browser that keeps the app asks here whether there is a newer one.
+  app.get('/sw.js', (_request, response) => {
+    response.setHeader('Cache-Control', 'no-cache');
+    response.sendFile(join(folder, 'sw.js'));
+  });
   app.use(express.static(folder, { index: false, maxAge: '1h' }));
   app.get('/{*path}', (_request: Request, response) => {
     response.setHeader('Cache-Control', 'no-cache');

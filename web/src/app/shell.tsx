@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import { CircleUser, LogOut } from 'lucide-react';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState, useSyncExternalStore } from 'react';
 import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
 import { useSession } from '../data/use-session.ts';
@@ -13,6 +13,7 @@ import { Sheet } from '../parts/dialog.tsx';
 import { IconButton } from '../parts/icon-button.tsx';
 import { Failed, Loading } from '../parts/states.tsx';
 import { toast } from 'sonner';
+import { forgetDay } from '../data/day-cache.ts';
 import { clearDevice, countUnsaved } from './device-storage.ts';
 import { Brand } from './brand.tsx';
 import { ThemeButton } from '../parts/theme-button.tsx';
@@ -61,10 +62,39 @@ export function RequireSession({ children }: { children: React.ReactNode }) {
   }
   return (
     <>
+      <KeptOffline />
       {children}
       <PaletteOnKey />
       <AskedQuestion />
     </>
+  );
+}
+
+/** The app stays on the device of whoever is signed in; without a line it says so. */
+function KeptOffline() {
+  const isOnline = useSyncExternalStore(
+    (changed) => {
+      window.addEventListener('online', changed);
+      window.addEventListener('offline', changed);
+      return () => {
+        window.removeEventListener('online', changed);
+        window.removeEventListener('offline', changed);
+      };
+    },
+    () => navigator.onLine,
+  );
+  useEffect(() => {
+    if (!import.meta.env.PROD) return;
+    void import('./keep-offline.ts').then(({ keepOffline }) => keepOffline());
+  }, []);
+  if (isOnline) return null;
+  return (
+    <p
+      role="status"
+      className="fixed right-3 bottom-3 z-40 rounded-xl bg-copper-soft px-4 py-2 text-copper shadow-lg print:hidden"
+    >
+      No line. Today’s classes open and can be taught from this device.
+    </p>
   );
 }
 
@@ -184,6 +214,7 @@ function SignOut() {
       await send('DELETE', '/session');
       // Another studio may sign in on this device: nothing of this one stays behind.
       clearDevice(localStorage);
+      await forgetDay();
       await mutate(() => true, undefined, { revalidate: false });
       await navigate('/sign-in');
     } catch (error) {

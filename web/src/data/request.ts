@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { forgetDay } from './day-cache.ts';
 
 /** One field at fault, as a path into what was sent. */
 export interface FieldFault {
@@ -64,6 +65,7 @@ export async function requestFile(method: string, path: string, body?: unknown):
 async function textOf(response: Response): Promise<string> {
   const text = await response.text();
   if (response.ok) return text;
+  if (response.status === 401) await forgetDay();
   throw problemOf(response.status, text ? parse(text) : undefined);
 }
 

@@ -16,7 +16,7 @@ export function startOfToday(): string {
   return startOfDay(new Date()).toISOString();
 }
 
-const todayPath = (from: string) => `/today?from=${encodeURIComponent(from)}`;
+export const todayPath = (from: string) => `/today?from=${encodeURIComponent(from)}`;
 
 /** `from` is the first moment of today, as an ISO time. */
 export function useToday(from: string) {

@@ -1,9 +1,15 @@
 import { CalendarPlus } from 'lucide-react';
-import { lazy, Suspense, useMemo } from 'react';
+import { lazy, Suspense, useEffect, useMemo } from 'react';
 import { Link } from 'react-router';
 import type { Role } from '@wrenfern/contract/account';
 import type { ClassSummary } from '@wrenfern/contract/class-cards';
-import { startOfToday, useEarlierClasses, useToday } from '../../data/use-class-cards.ts';
+import { keepDay } from '../../data/keep-day.ts';
+import {
+  startOfToday,
+  todayPath,
+  useEarlierClasses,
+  useToday,
+} from '../../data/use-class-cards.ts';
 import { useSession } from '../../data/use-session.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { minutes, showDay, showWhen } from '../../parts/dates.ts';
@@ -35,6 +41,10 @@ export function Component() {
   const mayPlan = role === 'owner' || role === 'instructor';
   const today = useToday(from);
   const earlier = useEarlierClasses(from);
+  const ahead = today.data?.classes;
+  useEffect(() => {
+    if (ahead) void keepDay(ahead, todayPath(from));
+  }, [ahead, from]);
   return (
     <>
       <div className="flex flex-wrap items-end justify-between gap-3 pt-8 pb-4">

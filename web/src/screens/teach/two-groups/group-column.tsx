@@ -48,7 +48,9 @@ export function GroupColumn({ group, other, isMine, onMine }: ColumnProps) {
         >
           {where}
         </button>
-        {isMine ? null : <p className="min-w-0 truncate font-semibold sm:hidden">{now.item.name}</p>}
+        {isMine ? null : (
+          <p className="min-w-0 truncate font-semibold sm:hidden">{now.item.name}</p>
+        )}
         <p className={clsx('shrink-0 text-lg', isOver ? 'font-semibold text-copper' : 'text-soft')}>
           {isOver ? `${showClock(-now.itemLeftS)} over` : `${showClock(now.itemLeftS)} left`}
         </p>
