@@ -49,19 +49,9 @@ const id = href?.split('/')[2] ?? '';
 await open(`/classes/${id}/plan`, '[data-testid=total]');
 await page.locator('[data-item]').nth(4).click();
 await shoot('plan');
-await page.getByRole('button', { name: 'Fit to time' }).first().click();
-await page.getByRole('button', { name: /^Take (it|all)/ }).waitFor();
-await shoot('fit');
-await page.keyboard.press('Escape');
 await page.getByRole('button', { name: 'Order for me' }).first().click();
 await page.getByText('Proved best').waitFor();
 await shoot('order');
-await page.keyboard.press('Escape');
-await page.getByRole('button', { name: 'Draft for me' }).first().click();
-await page.getByRole('button', { name: 'outside of the hip' }).click();
-await page.getByRole('button', { name: 'Draft three classes' }).click();
-await page.getByRole('button', { name: 'Three others' }).waitFor();
-await shoot('draft');
 await page.keyboard.press('Escape');
 await open(`/classes/${id}/options`, 'table');
 await page.getByRole('button', { name: /^Bram Ostrey, Chest lift/ }).click();
@@ -94,9 +84,18 @@ await page.getByRole('link', { name: 'Plan Machines, mixed ability' }).first().c
 await page.getByTestId('total').waitFor();
 const machines = page.url().split('/')[4] ?? '';
 await shoot('plan-machine');
+await page.getByRole('button', { name: 'Draft for me' }).first().click();
+await page.getByRole('button', { name: 'Draft three classes' }).click();
+await page.getByRole('button', { name: 'Three others' }).waitFor();
+await shoot('draft');
+await page.keyboard.press('Escape');
 await open(`/classes/${machines}/sheet`, 'iframe');
 await page.waitForTimeout(800);
 await shoot('run-sheet', { width: 900, height: 1180 });
+await open('/', 'article');
+await page.getByRole('link', { name: 'Plan Mats and machines' }).first().click();
+await page.getByText(/Change over at/).waitFor();
+await shoot('plan-two-groups');
 await open('/', 'article');
 await page
   .getByRole('link', { name: /^Log of/ })

@@ -45,6 +45,7 @@ export function DraftPanel({
   const [isOpen, setOpen] = useState(opensItself && isWanted(wanted));
   const [state, setState] = useState<State>({ status: 'wishing' });
   const [wishes, setWishes] = useState(() => firstWishes(plan, lesson));
+  const [madeFor, setMadeFor] = useState(() => kindOf(plan));
   const draft = useDrafting(lesson, setState);
   const again = () => {
     const next = { ...wishes, seed: wishes.seed + 1 };
@@ -63,6 +64,12 @@ export function DraftPanel({
       open={isOpen}
       onOpenChange={(open) => {
         setOpen(open);
+        // The class became another since its wishes were written: the rest of them stays.
+        const now = kindOf(plan);
+        if (open && state.status === 'wishing' && !isEqual(now, madeFor)) {
+          setWishes({ ...wishes, ...now, climbTo: undefined, mustHave: [] });
+          setMadeFor(now);
+        }
         if (!open && state.status === 'drafting') void searchWorker().stop();
       }}
       trigger={trigger}
@@ -90,17 +97,21 @@ export function DraftPanel({
   );
 }
 
+/** What kind of class it is, as far as a draft asks. */
+function kindOf(plan: Plan): Pick<DraftWishes, 'machine' | 'twoGroups' | 'school' | 'targetS'> {
+  const { machine, school, targetS } = plan;
+  return { machine, twoGroups: isMixed(plan), school, targetS: Math.max(SHORTEST_S, targetS) };
+}
+
+const isEqual = (one: object, other: object) => JSON.stringify(one) === JSON.stringify(other);
+
 /** What the class says already. */
 function firstWishes(plan: Plan, lesson: WholeClass): DraftWishes {
-  const { title, machine, school, targetS } = plan;
   const { lately } = lesson;
   const props = enoughForAll(lesson);
   return DraftWishes.parse({
-    title,
-    machine,
-    twoGroups: isMixed(plan),
-    school,
-    targetS: Math.max(SHORTEST_S, targetS),
+    title: plan.title,
+    ...kindOf(plan),
     lately,
     props,
   });
