@@ -69,7 +69,8 @@ function movedIn(
   const moved = new Map<string, number>();
   for (const event of whatStands(events)) {
     const taken = optionTaken(event);
-    if (taken?.personId === personId) moved.set(written.get(taken.itemId) ?? taken.itemId, taken.option);
+    if (taken?.personId === personId)
+      moved.set(written.get(taken.itemId) ?? taken.itemId, taken.option);
   }
   return moved;
 }

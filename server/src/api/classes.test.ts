@@ -245,6 +245,23 @@ describe('who comes', () => {
     await patch(4, { came: 'at the bar' }).expect(422);
   });
 
+  it('keeps where somebody begins in a class of two groups, and lets go of it', async () => {
+    const id = await makeClass(member);
+    const asha = await makePerson(member, 'Asha');
+    await member.agent
+      .put(`/api/classes/${id}/attendees`)
+      .send({ revision: 1, personIds: [asha] })
+      .expect(200);
+    const patch = (revision: number, change: object) =>
+      member.agent.patch(`/api/classes/${id}/attendees/${asha}`).send({ revision, ...change });
+    await patch(1, { startsOn: 'reformer' }).expect(200);
+    await patch(2, { came: 'here' }).expect(200);
+    expect((await lessonOf(id)).attendees).toMatchObject([{ startsOn: 'reformer', came: 'here' }]);
+    await patch(3, { startsOn: null }).expect(200);
+    expect((await lessonOf(id)).attendees[0]).not.toHaveProperty('startsOn');
+    await patch(4, { startsOn: 'beam' }).expect(422);
+  });
+
   it('leaves bookings when a person is removed', async () => {
     const id = await makeClass(member);
     const pia = await makePerson(member, 'Pia');

@@ -37,7 +37,10 @@ export function openWallRoom(known: Known, written: Plan, catalogue: Catalogue):
   if (!first || !second) throw new Error('a class of two groups has two tracks');
   const open = ({ plan, attendees, places }: TaughtTrack) => {
     const way = openWay({ plan, attendees, catalogue, context });
-    return { press: way.press, input: (nowMs: number) => ({ ...way.input(nowMs), places }) };
+    return {
+      press: (all: readonly LiveEvent[]) => way.press(all),
+      input: (nowMs: number) => ({ ...way.input(nowMs), places }),
+    };
   };
   const [one, other] = [open(first), open(second)];
   return {

@@ -1,7 +1,6 @@
 import { useCallback, useMemo } from 'react';
 import { useParams } from 'react-router';
 import { LostPage } from '../../parts/not-found.tsx';
-import type { WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass } from '../../data/class-analysis.ts';
 import { useClass, useClassEvents } from '../../data/use-classes.ts';
