@@ -27,14 +27,14 @@ const { database } = await openTestApp();
 await openDemo('Europe/Lisbon', 10, NOW);
 
 describe('the demo studio', () => {
-  it('has fourteen people, six plans, twelve weeks behind it and today ahead', async () => {
+  it('has fourteen people, seven plans, twelve weeks behind it and today ahead', async () => {
     expect(await PersonRow.count()).toBe(14);
     const rows = await ClassRow.findAll({ order: ['startsAt'] });
-    expect(new Set(rows.map(({ title }) => title)).size).toBe(6);
+    expect(new Set(rows.map(({ title }) => title)).size).toBe(7);
     const first = rows[0]?.startsAt.getTime() ?? 0;
     const weeks = (NOW.getTime() - first) / (7 * 86_400_000);
     expect(weeks).toBeGreaterThan(11);
-    expect(rows.filter(({ startsAt }) => startsAt > NOW)).toHaveLength(7);
+    expect(rows.filter(({ startsAt }) => startsAt > NOW)).toHaveLength(8);
     expect(await ClassEvent.count()).toBeGreaterThan(400);
   });
 

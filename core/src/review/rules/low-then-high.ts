@@ -35,8 +35,7 @@ export const lowThenHigh: Rule = {
     'The lower back is moved before the upper back alone, and a prop that travels along the spine travels one way.',
   kind: 'preference',
   why: 'A stiff low back makes the upper back work against it; moved first, it lets the rest follow.',
-  // Few teachers hold to it: who does, turns it on.
-  usually: 'off',
+  usually: 'should',
   order: [
     {
       cost: 'sequence',
@@ -57,7 +56,10 @@ export const lowThenHigh: Rule = {
 function upperFirst(context: RuleContext): Problem[] {
   const moved = context.worked.find((worked) => backMoved(worked) !== 'neither');
   if (!moved || backMoved(moved) !== 'high') return [];
-  const low = context.worked.find((worked) => backMoved(worked) === 'low');
+  // Standing and lying are different backs: only what could change places is told.
+  const low = context.worked.find(
+    (worked) => backMoved(worked) === 'low' && worked.timed.position === moved.timed.position,
+  );
   if (!low) return [];
   const sentence = `${moved.exercise.name} moves the upper back before ${low.exercise.name} has moved the lower back.`;
   return [outOfOrder(context, { early: moved, late: low, sentence })];

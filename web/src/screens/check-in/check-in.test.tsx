@@ -20,7 +20,7 @@ function show(id: string, attendees: BookedPerson[] = [asha], more: Record<strin
   const lesson = makeLesson({ id, attendees });
   const shown = inClass(<CheckIn />, lesson, 'check-in');
   const patch: Answer = (body) => {
-    const { revision: _seen, came, ...change } = body as Partial<BookedPerson>;
+    const { revision: _seen, came, startsOn: _anywhere, ...change } = body as Partial<BookedPerson>;
     const [first] = attendees;
     const now = { ...first, ...change, ...(came ? { came } : {}), revision: 5 };
     return { json: { ...lesson, attendees: [now] } };

@@ -4,7 +4,7 @@ import type { Bracket, Plan } from '@wrenfern/core/plan/plan';
 import type { Timeline, TimedItem } from '@wrenfern/core/plan/timing/timeline';
 
 /** Pixels of one minute, and the least that a row can be read at. */
-const MINUTE_PX = 27;
+export const MINUTE_PX = 27;
 const ROW_LEAST_PX = 44;
 const ROW_MOST_PX = 132;
 const HEADER_PX = 32;

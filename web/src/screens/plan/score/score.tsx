@@ -19,6 +19,7 @@ import { flatIds, headerId, rowId } from '@wrenfern/core/review/arrange-rows';
 import { findingAbout, findingId } from '@wrenfern/core/review/finding-list';
 import { BracketFoot, BracketFrame, BracketHead } from './bracket-frame.tsx';
 import { LaneHeads, Lanes, type LaneSet } from './lanes.tsx';
+import { RowEdge } from './row-edge.tsx';
 import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 import { PlanTools } from '../plan-tools.tsx';
 import { WaysToBegin } from '../adding/ways-to-begin.tsx';
@@ -263,7 +264,7 @@ function Row({ row, item, mark, isNarrow }: Omit<RowBodyProps, 'isSelected'>) {
       </span>
       <div
         className={clsx(
-          'group flex min-w-0 flex-1 items-stretch overflow-hidden rounded-xl border',
+          'group relative flex min-w-0 flex-1 items-stretch overflow-hidden rounded-xl border',
           isSelected
             ? 'border-fern bg-mist ring-1 ring-fern'
             : mark === 'focused'
@@ -289,6 +290,7 @@ function Row({ row, item, mark, isNarrow }: Omit<RowBodyProps, 'isSelected'>) {
           <span className="w-3 shrink-0" />
         )}
         <RowBody {...{ row, item, mark, isNarrow, isSelected }} />
+        {mayEdit ? <RowEdge row={row} item={item} /> : null}
       </div>
     </li>
   );
