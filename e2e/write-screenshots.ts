@@ -101,7 +101,7 @@ await page
   .getByRole('link', { name: /^Log of/ })
   .first()
   .click();
-await page.locator('table').waitFor();
+await page.locator('table').first().waitFor();
 await shoot('log');
 await page.emulateMedia({ colorScheme: 'dark' });
 await teachSome(page, id);

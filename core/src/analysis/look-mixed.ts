@@ -80,7 +80,9 @@ export function lookAtMixed(plan: MixedPlan, catalogue: Catalogue, booked: Class
     ...reviewOrder({ ...wholeInput, rules: OF_THE_WHOLE }).map((finding) =>
       mendedAtPlaces(finding, plan, catalogue),
     ),
-    ...halves.flatMap(({ input }) => reviewOrder(input)),
+    ...halves.flatMap(({ input }) =>
+      reviewOrder(input).map((finding) => mendedAtPlaces(finding, plan, catalogue)),
+    ),
   ];
   const { told, untold, setAside } = tell(plan, gravestFirst(once(found)));
   const findings = [

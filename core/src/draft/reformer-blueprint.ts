@@ -8,7 +8,8 @@ const inLoops = (choice: Choice) => {
   return loops !== undefined && loops !== 'none' && (box ?? 'none') === 'none';
 };
 const onBox = (kind: 'long' | 'short') => (choice: Choice) => gearOfChoice(choice).box === kind;
-const byFeet = withSlug('footwork', 'calf-raise', 'running');
+const BY_FEET = ['footwork', 'calf-raise', 'running'];
+const byFeet = withSlug(...BY_FEET);
 const isJump = withSlug('jumping', 'scissor-jump', 'side-jump');
 const feetInLoops = (choice: Choice) =>
   withSlug('feet-in-straps', 'short-spine', 'long-spine')(choice);
@@ -43,6 +44,7 @@ export function reformerBlueprint(minutes: number, character: Character['id']): 
       exercises: minutes >= SHORT ? [2, 3] : [1, 2],
       fits: byFeet,
       holds: [withSlug('footwork')],
+      inOrder: (a, b) => BY_FEET.indexOf(a.exercise.slug) - BY_FEET.indexOf(b.exercise.slug),
     },
     {
       id: 'trunk',
