@@ -9,8 +9,10 @@ export interface Pressed {
 
 type Listener = (pressed: readonly Pressed[]) => void;
 
-/** How often the table is asked, for all classes that somebody follows at once. */
-const EVERY_MS = 700;
+/** How often the table is asked for what is new, for all classes that somebody follows at once. */
+const EVERY_MS = 150;
+/** Every so many times, and when somebody begins to follow, it is asked for what may have come late as well. */
+const LOOK_BACK_EVERY = 10;
 /**
  * Rows this young are looked at again: a transaction that began earlier may be committed later, with
  * a lower number than one already told. Statements end after ten seconds.
@@ -34,12 +36,21 @@ export function createFollower(onFault: (error: unknown) => void): Follower {
   let timer: NodeJS.Timeout | undefined;
   let isStopped = false;
 
+  let highest = 0;
+  let untilLookBack = 0;
+
   const tick = async () => {
+    const isLookBack = untilLookBack <= 0;
+    untilLookBack = isLookBack ? LOOK_BACK_EVERY : untilLookBack - 1;
     const since = new Date(Date.now() - LOOK_BACK_MS);
     const rows = await ClassEvent.findAll({
-      where: { classId: [...listeners.keys()], createdAt: { [Op.gte]: since } },
+      where: {
+        classId: [...listeners.keys()],
+        ...(isLookBack ? { createdAt: { [Op.gte]: since } } : { seq: { [Op.gt]: highest } }),
+      },
       order: ['seq'],
     });
+    highest = Math.max(highest, ...rows.map(({ seq }) => seq));
     const fresh = new Map<string, Pressed[]>();
     for (const { classId, eventId, seq, event } of rows) {
       const known = told.get(classId) ?? new Map<string, number>();
@@ -81,6 +92,8 @@ export function createFollower(onFault: (error: unknown) => void): Follower {
     follow(classId, listener) {
       const those = listeners.get(classId) ?? new Set<Listener>();
       listeners.set(classId, those.add(listener));
+      // What was pressed between reading the class and following it.
+      untilLookBack = 0;
       schedule();
       return () => {
         those.delete(listener);
