@@ -243,9 +243,13 @@ describe('the document', () => {
     expect(writeMarkdown(back, catalogue)).toBe(written);
   });
 
-  it('has parts for one group only where there are two', () => {
+  it('is a class for all where one took the change-over away while another moved a part', () => {
     const { changeOver: _none, ...one } = plan;
-    expect(Plan.safeParse(one).success).toBe(false);
+    const read = Plan.parse(one);
+    expect(isMixed(read)).toBe(false);
+    const { timeline } = analyse(read, catalogue, { ...context, attendees: [] });
+    const lasts = timeline.items.reduce((sum, { durationS }) => sum + durationS, 0);
+    expect(timeline.totalS).toBe(lasts);
   });
 
   it('is made of a class for all, and made one again, with undo', () => {

@@ -96,7 +96,10 @@ export type Bracket = z.infer<typeof Bracket>;
 export const Segment = z.strictObject({
   id: Id,
   name: title,
-  /** In a class of two groups: done by one here while the other is at the other place; by all where it is left out. */
+  /**
+   * In a class of two groups: done by one here while the other is at the other place; by all where it is left out. In a
+   * class for all it counts for nothing, so that what two people changed at once is still a plan.
+   */
   station: Machine.optional(),
   items: z.array(Item).max(80),
 });
@@ -170,14 +173,6 @@ export const Plan = z
     const seen = new Set<string>();
     plan.segments.forEach((segment, segmentIndex) => {
       check(segment.id, ['segments', segmentIndex, 'id']);
-      if (segment.station && !plan.changeOver) {
-        context.addIssue({
-          code: 'custom',
-          path: ['segments', segmentIndex, 'station'],
-          message:
-            'only a class of two groups has parts for one of them: say how long they change over',
-        });
-      }
       segment.items.forEach((item, itemIndex) =>
         check(item.id, ['segments', segmentIndex, 'items', itemIndex, 'id']),
       );

@@ -26,6 +26,8 @@ const FIELDS = new Map([
   ['note', 'Note'],
   ['style', 'How it is led'],
   ['machine', 'Machine'],
+  ['changeOver', 'Two groups that change over'],
+  ['station', 'Where it is done'],
   ['school', 'School'],
   ['segments', 'Order of the parts'],
   ['items', 'Order'],
