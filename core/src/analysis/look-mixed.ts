@@ -14,7 +14,7 @@ import { coverDirections } from '../review/coverage.ts';
 import { groupOf } from '../review/group.ts';
 import { machineFindings } from '../review/machine-findings.ts';
 import { missingFindings } from '../review/missing-findings.ts';
-import { reviewOrder, type ReviewInput } from '../review/review.ts';
+import { gravestFirst, reviewOrder, type ReviewInput } from '../review/review.ts';
 import { roomFindings } from '../review/room-findings.ts';
 import { ruleContext } from '../review/rule-context.ts';
 import type { OpenFinding } from '../review/rule.ts';
@@ -125,10 +125,6 @@ function once(found: readonly OpenFinding[]): OpenFinding[] {
     seen.add(id);
     return true;
   });
-}
-
-function gravestFirst(found: readonly OpenFinding[]): OpenFinding[] {
-  return found.toSorted((a, b) => Number(b.binding) - Number(a.binding));
 }
 
 /** What is added stands where it can be done. */

@@ -39,7 +39,7 @@ export function reviewOrder(input: ReviewInput, context = ruleContext(input)): O
 }
 
 /** What must hold before what should, and of each the order in which rules are told. */
-function gravestFirst(found: readonly OpenFinding[]): OpenFinding[] {
+export function gravestFirst(found: readonly OpenFinding[]): OpenFinding[] {
   return [...found].sort((a, b) => Number(b.binding) - Number(a.binding));
 }
 
