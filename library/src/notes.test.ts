@@ -4,6 +4,7 @@ import { planFromNotes } from '@wrenfern/core/formats/plan-from-notes';
 import { writeMarkdown } from '@wrenfern/core/formats/plan-markdown';
 import { readNotes } from '@wrenfern/core/formats/read-notes';
 import { Dose } from '@wrenfern/core/movement/dose';
+import { PROP_PLACES, PROP_ROLES, PROPS } from '@wrenfern/core/movement/vocabulary';
 import { StoredPlan } from '@wrenfern/core/plan/migrate-plan';
 import { bracketWords } from '@wrenfern/core/plan/bracket-words';
 import { planAsOccurrences, runsOf } from '@wrenfern/core/plan/occurrences';
@@ -204,6 +205,23 @@ describe('Markdown', () => {
           { springs: { heavy: 2, light: 1 } },
           { bar: 'low', facing: 'head to bar' },
         ),
+        props: fc.record(
+          {
+            added: fc.array(
+              fc.record({
+                prop: fc.constantFrom(...PROPS),
+                place: fc.constantFrom(...PROP_PLACES),
+                role: fc.constantFrom(...PROP_ROLES),
+                count: fc.integer({ min: 1, max: 4 }),
+                optional: fc.constant(false),
+              }),
+              { minLength: 1, maxLength: 4 },
+            ),
+            without: fc.uniqueArray(fc.constantFrom(...PROPS), { minLength: 1, maxLength: 4 }),
+          },
+          { requiredKeys: ['without'] },
+        ),
+        keeps: fc.constantFrom(['props'], ['shape'], ['props', 'shape']),
         note: words,
         onlySide: fc.constantFrom('left', 'right'),
         bracket: fc.constantFrom('side', 'turns'),

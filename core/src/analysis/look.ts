@@ -40,7 +40,7 @@ export function lookAt(plan: Plan, catalogue: Catalogue, booked: ClassContext): 
   const atOnce = context.versionsAtOnce ?? VERSIONS_AT_ONCE;
   const serve = (of: Plan, timed: Timeline) => {
     const options = chooseOptions(of, context.attendees, catalogue, context.day, atOnce);
-    return { options, props: planProps(timed, options, catalogue, context.cupboard) };
+    return { options, props: planProps(of, timed, options, catalogue, context.cupboard) };
   };
   const { options, props } = serve(plan, timeline);
   const group = groupOf(context.attendees, context.day);

@@ -1,6 +1,7 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Exercise } from '../movement/exercise.ts';
 import { Plan, type Bracket, type ExerciseItem, type Item, type Segment } from '../plan/plan.ts';
+import { MOST_ADDED } from '../plan/item-props.ts';
 import { USUAL_CHANGE_S } from '../plan/two-group-edits.ts';
 import { readDose } from './dose-words.ts';
 import type { Detail, NoteLine } from './read-notes.ts';
@@ -148,6 +149,17 @@ function addDetail(item: ExerciseItem, detail: Detail, catalogue: Catalogue): vo
       return;
     case 'gear':
       item.gear = detail.gear;
+      return;
+    case 'added': {
+      const added = [...(item.props?.added ?? []), detail.use];
+      if (added.length <= MOST_ADDED) item.props = { ...item.props, added };
+      return;
+    }
+    case 'without':
+      item.props = { ...item.props, without: detail.props };
+      return;
+    case 'keeps':
+      item.keeps = detail.keeps;
   }
 }
 

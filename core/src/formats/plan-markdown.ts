@@ -1,6 +1,6 @@
 import type { Catalogue } from '../movement/catalogue.ts';
-import type { Exercise } from '../movement/exercise.ts';
-import { PLACE_WORDS } from '../movement/words.ts';
+import type { Exercise, PropUse } from '../movement/exercise.ts';
+import { PLACE_WORDS, PROP_WORDS } from '../movement/words.ts';
 import { STRENGTHS, type Gear } from '../movement/gear.ts';
 import type { ExerciseItem, Item, Plan } from '../plan/plan.ts';
 import { runsOf, type Run } from '../plan/occurrences.ts';
@@ -55,6 +55,7 @@ function linesOf(item: Item, catalogue: Catalogue): string[] {
 function detailsOf(item: ExerciseItem, exercise: Exercise): string[] {
   const { variants, options, restS, teaching, gear, breathed, phases, tempo, explainS, onlySide } =
     item;
+  const { props, keeps } = item;
   const each = variants?.map(({ option, dose }) =>
     dose ? `${option}: ${writeDose(dose, exercise)}` : `${option}`,
   );
@@ -69,7 +70,15 @@ function detailsOf(item: ExerciseItem, exercise: Exercise): string[] {
     explainS === undefined ? '' : `explain ${explainS} s`,
     gear ? `gear ${gearLine(gear)}` : '',
     onlySide ? `only ${onlySide}` : '',
+    ...(props?.added ?? []).map((use) => `with ${addedWords(use)}`),
+    props?.without ? `without ${props.without.map((prop) => PROP_WORDS[prop]).join(', ')}` : '',
+    keeps ? `keeps ${keeps.join(', ')}` : '',
   ].filter(Boolean);
+}
+
+/** "2 blocks under hand (support)". */
+function addedWords({ prop, place, role, count }: PropUse): string {
+  return `${count > 1 ? `${count} ` : ''}${PROP_WORDS[prop]} ${place} (${role})`;
 }
 
 function gearLine({ springs, ...parts }: Gear): string {

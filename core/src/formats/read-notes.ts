@@ -1,10 +1,19 @@
 import type { Catalogue } from '../movement/catalogue.ts';
 import type { Dose } from '../movement/dose.ts';
-import type { Exercise } from '../movement/exercise.ts';
+import { PropUse, type Exercise } from '../movement/exercise.ts';
 import { Gear, STRENGTHS, type Springs } from '../movement/gear.ts';
 import { searchCatalogue } from '../movement/search.ts';
-import type { Machine, Side } from '../movement/vocabulary.ts';
+import {
+  PROP_PLACES,
+  PROP_ROLES,
+  PROPS,
+  type Machine,
+  type Prop,
+  type Side,
+} from '../movement/vocabulary.ts';
+import { PROP_WORDS } from '../movement/words.ts';
 import { ClassStyle } from '../plan/class-style.ts';
+import { Keeps } from '../plan/item-props.ts';
 import { Pacing, SCHOOL_IDS, type SchoolId, type TeachingStyle } from '../plan/plan.ts';
 import { SCHOOLS } from '../plan/schools.ts';
 import { readDose } from './dose-words.ts';
@@ -51,7 +60,10 @@ export type Detail =
   /** "1: 10 times; 4: 8 each side", to be read with the exercise at hand. */
   | { is: 'variants'; words: string }
   | { is: 'gear'; gear: Gear }
-  | { is: 'side'; side: Side };
+  | { is: 'side'; side: Side }
+  | { is: 'added'; use: PropUse }
+  | { is: 'without'; props: Prop[] }
+  | { is: 'keeps'; keeps: Keeps };
 
 /** As many lines as a class can have items and words. */
 const MOST_LINES = 600;
@@ -218,6 +230,8 @@ function readDetail(words: string): Detail | undefined {
   if (side === 'right' || side === 'left') return { is: 'side', side };
   const pacing = readPacing(words);
   if (pacing) return { is: 'pacing', pacing };
+  const held = readHeld(words);
+  if (held) return held;
   const variants = /^variants\s+(.+)$/i.exec(words);
   if (variants) return { is: 'variants', words: variants[1] ?? '' };
   const gear = /^gear\s+(.+)$/i.exec(words);
@@ -236,6 +250,44 @@ function readPacing(words: string): Pacing | undefined {
   };
   const read = Pacing.safeParse(said[name.toLowerCase() as keyof typeof said]);
   return read.data;
+}
+
+/** "with 2 block under hand (support)", "without small ball, band", "keeps props, shape": one a line. */
+function readHeld(words: string): Detail | undefined {
+  const [, verb = '', what = ''] = /^(with|without|keeps)\s+(.+)$/i.exec(words) ?? [];
+  switch (verb.toLowerCase()) {
+    case 'with': {
+      const use = readUse(what);
+      return use && { is: 'added', use };
+    }
+    case 'without': {
+      const props = what.split(/,\s*/).flatMap((name) => propNamed(name) ?? []);
+      return props.length > 0
+        ? { is: 'without', props: [...new Set(props)].slice(0, 4) }
+        : undefined;
+    }
+    case 'keeps': {
+      const keeps = Keeps.safeParse(what.toLowerCase().split(/,\s*|\s+and\s+/));
+      return keeps.data && { is: 'keeps', keeps: keeps.data };
+    }
+    default:
+      return undefined;
+  }
+}
+
+function readUse(words: string): PropUse | undefined {
+  const said = words.toLowerCase();
+  const place = PROP_PLACES.find((each) => said.includes(` ${each}`));
+  if (!place) return undefined;
+  const [, count = '1', name = ''] =
+    /^(?:(\d)\s+)?(.*)$/.exec(said.slice(0, said.indexOf(place))) ?? [];
+  const role = PROP_ROLES.find((each) => said.includes(`(${each})`)) ?? 'support';
+  return PropUse.safeParse({ prop: propNamed(name), place, role, count: Number(count) }).data;
+}
+
+function propNamed(name: string): Prop | undefined {
+  const wanted = name.trim().toLowerCase().replace(/s$/, '');
+  return PROPS.find((prop) => prop === wanted || PROP_WORDS[prop] === wanted);
 }
 
 /** "springs heavy 2, light 1; bar low; loops short". */

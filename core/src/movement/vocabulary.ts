@@ -42,6 +42,23 @@ export const POSITIONS = [
 export const Position = z.enum(POSITIONS);
 export type Position = z.infer<typeof Position>;
 
+/** How exactly one sits, kneels or leans within a position, where a change of it takes time of its own. */
+const POSTURES = [
+  'propped up',
+  'on a seat',
+  'long sitting',
+  'knees bent',
+  'cross-legged',
+  'side-sitting',
+  'heel-sitting',
+  'half kneeling',
+  'tall kneeling',
+  'rest kneeling',
+  'on the hands',
+  'on the forearms',
+] as const;
+export type Posture = (typeof POSTURES)[number];
+
 /** What the spine does. `turn` and `side` mean both ways unless the dose is one-sided. */
 export const SPINE_MOVES = ['round', 'arch', 'turn', 'side', 'still'] as const;
 export const SpineMove = z.enum(SPINE_MOVES);

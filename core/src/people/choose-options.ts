@@ -22,6 +22,8 @@ export interface OptionsPlan {
   versions: ReadonlyMap<string, Version[]>;
   /** The most ways that run at the same moment, by item id: what differs by side is not at once. */
   atOnce: ReadonlyMap<string, number>;
+  /** Whoever has something in force, by person id: what supports them is not taken away for all. */
+  guarded: ReadonlySet<string>;
 }
 
 /** Common practice: more than three ways at once and some people are not seen. */
@@ -51,7 +53,13 @@ export function chooseOptions(
     ways.set(item.id, best.atOnce);
     best.byPerson.forEach((choice, personId) => choices.get(personId)?.set(item.id, choice));
   }
-  return { choices, versions, atOnce: ways };
+  const guarded = group.filter(({ cautions }) => cautions.length > 0);
+  return {
+    choices,
+    versions,
+    atOnce: ways,
+    guarded: new Set(guarded.map(({ attendee }) => attendee.person.id)),
+  };
 }
 
 interface Cueing {

@@ -45,10 +45,12 @@ export function optionsOfBoth(
   tracks: readonly { track: Pick<Track, 'written'>; options: OptionsPlan }[],
 ): OptionsPlan {
   const choices = new Map<string, ReadonlyMap<string, Choice>>();
+  const guarded = new Set<string>();
   const versions = new Map<string, Version[]>();
   const atOnce = new Map<string, number>();
   for (const { track, options } of tracks) {
     const own = (id: string) => track.written.get(id) ?? id;
+    options.guarded.forEach((personId) => guarded.add(personId));
     for (const [personId, chosen] of options.choices) {
       choices.set(personId, new Map([...chosen].map(([id, choice]) => [own(id), choice])));
     }
@@ -65,7 +67,7 @@ export function optionsOfBoth(
     const ways = versions.get(id);
     return ways ? [[id, ways] as const] : [];
   });
-  return { choices, versions: new Map(inTurn), atOnce };
+  return { choices, versions: new Map(inTurn), atOnce, guarded };
 }
 
 function joined(before: readonly Version[], more: readonly Version[]): Version[] {

@@ -131,6 +131,22 @@ const anyEdit = (): fc.Arbitrary<Edit> => {
       },
       { requiredKeys: ['type', 'itemId'] },
     ),
+    fc.record(
+      {
+        type: fc.constant('setProps' as const),
+        itemId,
+        props: fc.constant<{ without: 'band'[] }>({ without: ['band'] }),
+      },
+      { requiredKeys: ['type', 'itemId'] },
+    ),
+    fc.record(
+      {
+        type: fc.constant('setKeeps' as const),
+        itemId,
+        keeps: fc.constant<('props' | 'shape')[]>(['props', 'shape']),
+      },
+      { requiredKeys: ['type', 'itemId'] },
+    ),
     fc.record({
       type: fc.constant('setPacing' as const),
       itemId,

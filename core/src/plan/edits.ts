@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { Dose } from '../movement/dose.ts';
 import { Gear } from '../movement/gear.ts';
 import { Machine, OptionNumber, Side } from '../movement/vocabulary.ts';
+import { ItemProps, Keeps } from './item-props.ts';
 import {
   Bracket,
   Item,
@@ -63,6 +64,8 @@ export const SingleEdit = z.discriminatedUnion('type', [
     variants: ExerciseItem.shape.variants,
   }),
   z.strictObject({ type: z.literal('setGear'), itemId: id, gear: Gear.optional() }),
+  z.strictObject({ type: z.literal('setProps'), itemId: id, props: ItemProps.optional() }),
+  z.strictObject({ type: z.literal('setKeeps'), itemId: id, keeps: Keeps.optional() }),
   SetPause,
   z.strictObject({ type: z.literal('setNote'), itemId: id, note: z.string().max(1000) }),
   z.strictObject({
@@ -163,6 +166,16 @@ function applySingle(plan: Plan, edit: SingleEdit): EditResult {
       return changeExercise(plan, edit.itemId, (item) => ({
         next: withOptional(item, 'gear', edit.gear),
         inverse: { type: 'setGear', itemId: item.id, gear: item.gear },
+      }));
+    case 'setProps':
+      return changeExercise(plan, edit.itemId, (item) => ({
+        next: withOptional(item, 'props', edit.props),
+        inverse: { type: 'setProps', itemId: item.id, props: item.props },
+      }));
+    case 'setKeeps':
+      return changeExercise(plan, edit.itemId, (item) => ({
+        next: withOptional(item, 'keeps', edit.keeps),
+        inverse: { type: 'setKeeps', itemId: item.id, keeps: item.keeps },
       }));
     case 'setPause':
       return changePause(plan, edit.itemId, (item) => ({
@@ -389,11 +402,9 @@ function withoutUndefined<T extends object>(value: T): T {
 }
 
 /** Sets a field, or takes it away so that the document stays as it was before it had one. */
-function withOptional<K extends 'dose' | 'options' | 'teaching' | 'gear' | 'variants' | 'onlySide'>(
-  item: ExerciseItem,
-  key: K,
-  value: ExerciseItem[K],
-): ExerciseItem {
+function withOptional<
+  K extends 'dose' | 'options' | 'teaching' | 'gear' | 'props' | 'keeps' | 'variants' | 'onlySide',
+>(item: ExerciseItem, key: K, value: ExerciseItem[K]): ExerciseItem {
   const { [key]: _dropped, ...rest } = item;
   return (value === undefined ? rest : { ...rest, [key]: value }) as ExerciseItem;
 }

@@ -6,6 +6,7 @@ import { Gear } from '../movement/gear.ts';
 import { Id } from '../movement/ids.ts';
 import { Machine, MOST_OPTIONS, OptionNumber, Side, SLUG, Tempo } from '../movement/vocabulary.ts';
 import { ClassStyle } from './class-style.ts';
+import { ItemProps, Keeps } from './item-props.ts';
 import { SchoolRules } from './school.ts';
 
 const title = z.string().trim().min(1, 'give it a name').max(120);
@@ -53,6 +54,8 @@ export const ExerciseItem = z.strictObject({
   restS: z.number().int().min(0).max(600).default(0),
   /** Where the machine is set otherwise than the exercise has it. */
   gear: Gear.optional(),
+  props: ItemProps.optional(),
+  keeps: Keeps.optional(),
   note: z.string().max(1000).default(''),
 });
 export type ExerciseItem = z.infer<typeof ExerciseItem>;

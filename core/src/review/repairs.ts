@@ -1,5 +1,8 @@
 import type { Exercise } from '../movement/exercise.ts';
+import type { Prop } from '../movement/vocabulary.ts';
+import { PROP_WORDS } from '../movement/words.ts';
 import type { Edit } from '../plan/edits.ts';
+import { withoutBrought } from '../plan/item-props.ts';
 import { placeOf, type Plan } from '../plan/plan.ts';
 import type { Repair, RuleContext, Worked } from './rule.ts';
 import { freshId } from '../plan/fresh-id.ts';
@@ -16,6 +19,19 @@ export function leaveOut(worked: Worked): Repair {
     label: `Leave ${worked.exercise.name} out`,
     edit: { type: 'removeItem', itemId: worked.item.id },
   };
+}
+
+/** Without a prop that the plan brought in, beside those that the exercise is done with. */
+export function withoutAdded({ item, timed, option, exercise }: Worked, prop: Prop): Repair[] {
+  const isOwn = option.props.some((use) => use.prop === prop && !use.optional);
+  if (isOwn || !timed.props.some((use) => use.prop === prop)) return [];
+  const props = withoutBrought(item, prop);
+  return [
+    {
+      label: `${exercise.name} without the ${PROP_WORDS[prop]}`,
+      edit: { type: 'setProps', itemId: item.id, ...(props ? { props } : {}) },
+    },
+  ];
 }
 
 /** Nothing of these is left; the last resort of a rule about several. */

@@ -5,6 +5,7 @@ import { applyEdit } from '../plan/edits.ts';
 import { offeredOptions, type Plan } from '../plan/plan.ts';
 import { showClock } from '../plan/show-time.ts';
 import type { PropNeed } from '../room/props.ts';
+import { together, withoutAdded } from './repairs.ts';
 import type { OpenFinding, Repair, RuleContext } from './rule.ts';
 
 interface RoomInput {
@@ -140,8 +141,11 @@ function withFewer(need: PropNeed, input: RoomInput): Repair[] {
   const { plan, worked } = input.rules;
   const name = PROP_WORDS[need.prop];
   const held = new Set(need.spans.map(({ itemId }) => itemId));
-  const bare = worked.flatMap(({ item, exercise }) => {
+  const bare = worked.flatMap((each): Repair[] => {
+    const { item, exercise } = each;
     if (!held.has(item.id)) return [];
+    const brought = withoutAdded(each, need.prop);
+    if (brought.length > 0) return brought;
     const options = offeredOptions(item, exercise).filter((number) =>
       exercise.options[number - 1]?.props.every(({ prop }) => prop !== need.prop),
     );
@@ -149,11 +153,8 @@ function withFewer(need: PropNeed, input: RoomInput): Repair[] {
     const edit = { type: 'setOptions' as const, itemId: item.id, options };
     return [{ label: `${exercise.name} without the ${name}`, edit }];
   });
-  const edits = bare.map(({ edit }) => edit);
-  const all: Repair[] =
-    edits.length > 1
-      ? [{ label: `No ${name} where it can be left out`, edit: { type: 'together', edits } }]
-      : [];
+  const edit = bare.length > 1 ? together(bare.map((each) => each.edit)) : undefined;
+  const all = edit ? [{ label: `No ${name} where it can be left out`, edit }] : [];
   return [...bare, ...all].filter(({ edit }) => {
     const result = applyEdit(plan, edit);
     return (

@@ -44,7 +44,7 @@ export interface RuleContext {
 
 /** As much of an item as decides what should come before it. */
 export type Placeable = Pick<Worked, 'exercise' | 'option' | 'dose'> & {
-  timed: Pick<TimedItem, 'moves' | 'position'>;
+  timed: Pick<TimedItem, 'moves' | 'position' | 'props'>;
 };
 
 /** What breaking a rule once costs, in seconds of class that one would spend to avoid it. */

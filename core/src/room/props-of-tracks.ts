@@ -21,9 +21,13 @@ export function propsOfTracks(
   );
   const ofHalf = (half: 0 | 1) =>
     tracks.map(({ track, options }) =>
-      planProps(withoutHalf(track, half === 0 ? 1 : 0, plan), options, catalogue, cupboard).map(
-        (need) => ({ ...need, spans: need.spans.map((span) => asWritten(span, track)) }),
-      ),
+      planProps(
+        track.plan,
+        withoutHalf(track, half === 0 ? 1 : 0, plan),
+        options,
+        catalogue,
+        cupboard,
+      ).map((need) => ({ ...need, spans: need.spans.map((span) => asWritten(span, track)) })),
     );
   const halves = [ofHalf(0), ofHalf(1)];
   const needs = new Map<Prop, PropNeed>();

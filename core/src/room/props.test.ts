@@ -6,6 +6,7 @@ import { Person } from '../people/person.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 import { makeExercise } from '../testing/make-exercise.ts';
 import { makePlan } from '../testing/make-plan.ts';
+import type { Plan } from '../plan/plan.ts';
 import { planProps, type Cupboard } from './props.ts';
 
 const ball = { prop: 'small-ball', place: 'between knees', role: 'feedback' } as const;
@@ -14,7 +15,11 @@ const catalogue = createCatalogue([
   makeExercise('bare'),
   makeExercise('recline', {
     options: [
-      { props: [{ ...ball, prop: 'cushion', place: 'under shoulder blades', count: 2 }] },
+      {
+        props: [
+          { ...ball, prop: 'cushion', place: 'under shoulder blades', role: 'support', count: 2 },
+        ],
+      },
       {},
     ],
     dose: { kind: 'free', durationS: 240 },
@@ -27,10 +32,12 @@ const people = (levels: number[]): Attendee[] =>
     person: Person.parse({ id: `p${index}`, name: `P${index}`, level }),
   }));
 
-function needs(slugs: string[], levels: number[], cupboard: Cupboard = {}) {
-  const plan = makePlan([slugs]);
+const needs = (slugs: string[], levels: number[], cupboard: Cupboard = {}) =>
+  needsOf(makePlan([slugs]), levels, cupboard);
+
+function needsOf(plan: Plan, levels: number[], cupboard: Cupboard = {}) {
   const options = chooseOptions(plan, people(levels), catalogue, '2026-11-25');
-  return planProps(timePlan(plan, catalogue), options, catalogue, cupboard);
+  return planProps(plan, timePlan(plan, catalogue), options, catalogue, cupboard);
 }
 
 describe('planProps', () => {
@@ -75,6 +82,38 @@ describe('planProps', () => {
     );
   });
 
+  it('counts what the plan adds, and what stays where it was', () => {
+    const props = {
+      added: [
+        {
+          ...ball,
+          place: 'under head' as const,
+          role: 'support' as const,
+          count: 1,
+          optional: false,
+        },
+      ],
+    };
+    const plan = makePlan([[['bare', { props }], ['recline', { keeps: ['props'] }], 'bare']]);
+    const found = needsOf(plan, [1, 1]).find(({ prop }) => prop === 'small-ball');
+    expect(found?.inAll).toBe(2);
+    expect(found?.spans.map(({ itemId, places }) => [itemId, places])).toEqual([
+      ['bare', ['under head']],
+      ['recline', ['under head']],
+    ]);
+  });
+
+  it('leaves away what the plan leaves away, but no support of whoever has a caution', () => {
+    const plan = makePlan([[['recline', { props: { without: ['cushion'] } }]]]);
+    expect(needsOf(plan, [1, 1])).toEqual([]);
+    const guarded = people([1, 1]).map(({ person }) => ({
+      person: { ...person, cautions: Person.shape.cautions.parse([{ caution: 'knee' }]) },
+    }));
+    const options = chooseOptions(plan, guarded, catalogue, '2026-11-25');
+    const kept = planProps(plan, timePlan(plan, catalogue), options, catalogue, {});
+    expect(kept[0]).toMatchObject({ prop: 'cushion', inAll: 4 });
+  });
+
   it('takes the props of the swap, not of what was swapped', () => {
     const barred = makeExercise('barred', {
       swaps: ['squeeze'],
@@ -86,7 +125,7 @@ describe('planProps', () => {
       person: Person.parse({ id: 'k', name: 'K', level: 2, cautions: [{ caution: 'knee' }] }),
     };
     const options = chooseOptions(plan, [who], wide, '2026-11-25');
-    const found = planProps(timePlan(plan, wide), options, wide, {});
+    const found = planProps(plan, timePlan(plan, wide), options, wide, {});
     expect(found.map(({ prop }) => prop)).not.toContain('band');
   });
 });

@@ -5,6 +5,8 @@ import type { PropUse } from '../movement/exercise.ts';
 import { PROPS, type Prop, type PropPlace } from '../movement/vocabulary.ts';
 import type { Choice } from '../people/choice.ts';
 import type { OptionsPlan } from '../people/choose-options.ts';
+import { propsHeld } from '../plan/item-props.ts';
+import { exerciseItemsOf, type ExerciseItem, type Plan } from '../plan/plan.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';
 
 /** How many of each prop the studio owns; a prop left out is not owned. */
@@ -56,6 +58,7 @@ export interface PropNeed {
 
 /** How many of each prop the class needs, each minute and in all, against the cupboard. */
 export function planProps(
+  plan: Plan,
   timeline: Timeline,
   options: OptionsPlan,
   catalogue: Catalogue,
@@ -63,12 +66,18 @@ export function planProps(
 ): PropNeed[] {
   const needs = new Map<Prop, PropNeed>();
   const kits = new Map<Prop, Map<string, number>>();
+  const items = new Map(exerciseItemsOf(plan).map((item) => [item.id, item]));
+  const before = new Map<string, PropUse[]>();
   for (const item of timeline.items) {
-    if (!item.exercise) continue;
+    const planned = items.get(item.itemId);
+    if (!planned) continue;
     const here = new Map<Prop, PropSpan>();
     for (const [personId, choices] of options.choices) {
       const choice = choices.get(item.itemId);
-      for (const use of choice ? propsOfChoice(choice, item.exercise, catalogue) : []) {
+      const said = options.guarded.has(personId) ? keepingSupports(planned, catalogue) : planned;
+      const held = choice ? heldBy(choice, said, catalogue, before.get(personId) ?? []) : [];
+      before.set(personId, held);
+      for (const use of held) {
         const span = here.get(use.prop) ?? {
           itemId: item.itemId,
           startS: item.startS,
@@ -89,15 +98,35 @@ export function planProps(
 }
 
 /** The props that one person holds while doing their choice, on whichever side needs more. */
-function propsOfChoice(choice: Choice, slug: string, catalogue: Catalogue): PropUse[] {
-  const onLeft = choice.onLeft ? propsOfChoice(choice.onLeft, slug, catalogue) : [];
+function heldBy(
+  choice: Choice,
+  item: ExerciseItem,
+  catalogue: Catalogue,
+  before: readonly PropUse[],
+): PropUse[] {
+  const onLeft = choice.onLeft ? heldBy(choice.onLeft, item, catalogue, before) : [];
   if (choice.kind === 'rest') return onLeft;
-  const exercise = catalogue.get(choice.kind === 'swap' ? choice.exercise : slug);
-  const option = exercise?.options[choice.option - 1];
+  const isSwap = choice.kind === 'swap';
+  const option = catalogue.get(isSwap ? choice.exercise : item.exercise)?.options[
+    choice.option - 1
+  ];
   const done = option && (aidedOption(option, choice.how?.aids ?? []) ?? option);
-  const uses = done?.props.filter((use) => !use.optional) ?? [];
+  // What stands in has props of its own; what the plan says of this exercise's is not meant for it.
+  const uses = propsHeld(done?.props ?? [], isSwap ? {} : item, before);
   const also = onLeft.filter((use) => !uses.some((known) => known.prop === use.prop));
   return [...uses, ...also];
+}
+
+/** For whoever has something in force: what supports them in some option is not left away. */
+function keepingSupports(item: ExerciseItem, catalogue: Catalogue): ExerciseItem {
+  const { without = [], added } = item.props ?? {};
+  if (without.length === 0) return item;
+  const uses = catalogue.get(item.exercise)?.options.flatMap(({ props }) => props) ?? [];
+  const left = without.filter(
+    (prop) => !uses.some((use) => use.prop === prop && use.role === 'support'),
+  );
+  const props = { ...(added ? { added } : {}), ...(left.length > 0 ? { without: left } : {}) };
+  return { ...item, props };
 }
 
 function addToKit(kits: Map<Prop, Map<string, number>>, use: PropUse, person: string): void {

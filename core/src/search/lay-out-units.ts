@@ -30,6 +30,8 @@ export function layOutUnits({ plan, worked, rules }: RuleContext, locks: OrderLo
     const isPaused = items.some(({ kind }) => kind === 'pause');
     items.slice(isPaused ? 0 : 1).forEach(({ id }) => (isPaused ? pinned : joined).add(id));
   }
+  // What keeps the props or the shape of another stays behind it.
+  worked.filter(({ item }) => item.keeps).forEach(({ item }) => joined.add(item.id));
   for (const { rule } of rules) {
     for (const wish of rule.order ?? []) wish.joined?.(worked).forEach((id) => joined.add(id));
   }

@@ -1,5 +1,6 @@
 import type { CostId } from '../plan/school.ts';
 import type { GearSeconds } from '../plan/timing/gear-seconds.ts';
+import { keepsShape } from '../plan/item-props.ts';
 import { setUpBetween } from '../plan/timing/set-up.ts';
 import { stanceOf, type Stance } from '../plan/timing/stance.ts';
 import { STANDING_PRICE_S, type RuleContext, type Worked } from '../review/rule.ts';
@@ -13,16 +14,20 @@ export function pairCosts(context: RuleContext, gearSeconds: GearSeconds | undef
   const { worked, school } = context;
   const weight = school.weights['set-up'];
   const setUpS = (before: readonly Stance[], to: Worked) =>
-    setUpBetween(stanceOf(to), { before, behind: [] }, gearSeconds).seconds * weight;
+    setUpBetween(standing(to), { before, behind: [] }, gearSeconds).seconds * weight;
   const setUp = new PairTable(worked.length);
   eachPair(worked, (from, to, row, column) => {
-    setUp.add(row, column, setUpS([stanceOf(from)], to));
+    setUp.add(row, column, setUpS([standing(from)], to));
   });
   return {
     setUp,
     setUpFirst: Float64Array.from(worked, (each) => setUpS([], each)),
     ...neighbourCosts(context),
   };
+}
+
+function standing({ item, timed, ...done }: Worked): Stance {
+  return stanceOf({ ...done, props: timed.props, keepsShape: keepsShape(item) });
 }
 
 function neighbourCosts(context: RuleContext): Pick<OrderProblem, 'near' | 'nearSum'> {

@@ -8,6 +8,8 @@ import type { View } from '@wrenfern/core/movement/pose';
 interface FigureProps {
   /** An option, or anything else with key poses. The same object is laid out once only. */
   of: Posed & { props?: readonly PropUse[] };
+  /** What is held, where that is not as the option says. */
+  held?: readonly PropUse[] | undefined;
   view?: View | undefined;
   /** Which key pose, from 0; the last when left out. */
   pose?: number;
@@ -25,6 +27,7 @@ interface FigureProps {
 /** A body in a key pose, with what it lies on, what it holds and the machine it is on. */
 export function Figure({
   of,
+  held,
   view = 'side',
   pose,
   mirrored = false,
@@ -36,7 +39,7 @@ export function Figure({
 }: FigureProps) {
   const { parts, ground, frame, name, way } = useMemo(() => {
     const bodies = mirrored ? mirroredBodiesOf(of) : bodiesOf(of);
-    const props = heldProps(of);
+    const props = held ?? heldProps(of);
     const index = Math.min(pose ?? bodies.length - 1, bodies.length - 1);
     const shown = bodies[index];
     if (!shown) throw new Error('a figure needs a pose');
@@ -50,7 +53,7 @@ export function Figure({
       name: shown.pose.name,
       way: arrow ? wayBetween(bodies, view) : undefined,
     };
-  }, [of, view, pose, mirrored, arrow, width, height]);
+  }, [of, held, view, pose, mirrored, arrow, width, height]);
   return (
     <FigureFrame
       frame={frame}

@@ -2,12 +2,14 @@ import { useEffect, useMemo, useRef } from 'react';
 import { fitFrame, type Figure as Drawn } from '@wrenfern/core/body/figure/draw';
 import { filmBodies } from '@wrenfern/core/body/figure/film';
 import { bodiesOf, describeOption, mirroredBodiesOf } from '@wrenfern/core/body/option-body';
-import type { Option } from '@wrenfern/core/movement/exercise';
+import type { Option, PropUse } from '@wrenfern/core/movement/exercise';
 import type { View } from '@wrenfern/core/movement/pose';
 import { FigureFrame, heldProps } from './figure.tsx';
 
 interface MovingFigureProps {
   option: Option;
+  /** What is held, where that is not as the option says. */
+  held?: readonly PropUse[] | undefined;
   view: View;
   /** The tempo goes round and round rather than there and back. */
   round: boolean;
@@ -28,6 +30,7 @@ const SVG = 'http://www.w3.org/2000/svg';
 /** A figure that moves through its key poses in the option's own tempo. */
 export function MovingFigure({
   option,
+  held,
   view,
   round,
   shareAt,
@@ -44,10 +47,10 @@ export function MovingFigure({
       filmBodies(
         mirrored ? mirroredBodiesOf(option) : bodiesOf(option),
         view,
-        heldProps(option),
+        held ?? heldProps(option),
         round,
       ),
-    [option, view, round, mirrored],
+    [option, held, view, round, mirrored],
   );
   const frame = useMemo(() => fitFrame(film.frame, width / height), [film, width, height]);
   useEffect(() => {

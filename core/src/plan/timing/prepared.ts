@@ -2,6 +2,7 @@ import type { Catalogue } from '../../movement/catalogue.ts';
 import type { Dose } from '../../movement/dose.ts';
 import { optionOf, type Exercise, type Option } from '../../movement/exercise.ts';
 import { gearAfter, gearFor, type Gear } from '../../movement/gear.ts';
+import { keepsShape, propsHeld } from '../item-props.ts';
 import { occurrencesOf } from '../occurrences.ts';
 import { offeredOptions, type ExerciseItem, type Plan } from '../plan.ts';
 import type { SchoolRules } from '../school.ts';
@@ -28,12 +29,12 @@ export interface Prepared {
 /** Every time that an exercise is done, in turn; the machine stays set as the one before left it. */
 export function prepareItems(plan: Plan, catalogue: Catalogue): Prepared[] {
   const school = rulesOf(plan.school);
-  let gear: Gear | undefined;
+  let before: Stance | undefined;
   const done = occurrencesOf(plan).flatMap(({ occurrences }) => occurrences);
   return done.flatMap(({ item }): Prepared[] => {
     if (item.kind === 'pause') return [];
-    const prepared = prepareItem(item, catalogue.require(item.exercise), school, gear);
-    gear = prepared.left.gear;
+    const prepared = prepareItem(item, catalogue.require(item.exercise), school, before);
+    before = prepared.left;
     return [prepared];
   });
 }
@@ -42,12 +43,13 @@ function prepareItem(
   item: ExerciseItem,
   exercise: Exercise,
   school: SchoolRules,
-  gearBefore: Gear | undefined,
+  before: Stance | undefined,
 ): Prepared {
   const option = optionOf(exercise, shownOption(item, exercise, school));
   const dose = doseOf(item, exercise, school);
-  let gear = gearAfter(gearBefore, gearFor(option, item.gear));
-  const stance = stanceOf({ exercise, option, dose, gear });
+  let gear = gearAfter(before?.gear, gearFor(option, item.gear));
+  const props = propsHeld(option.props, item, before?.props ?? []);
+  const stance = stanceOf({ exercise, option, dose, gear, props, keepsShape: keepsShape(item) });
   const variants = variantsOf(item, exercise, school).map((variant) => {
     gear = gearAfter(gear, gearFor(variant.option, item.gear));
     return { ...variant, gear };

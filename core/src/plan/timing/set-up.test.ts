@@ -9,10 +9,12 @@ const at = (position: Position, change: Partial<Stance> = {}): Stance => ({
   option: 1,
   position,
   endPosition: position,
+  posture: undefined,
   side: undefined,
   isHold: false,
   arrangeS: undefined,
   isWayUp: false,
+  keepsShape: false,
   props: [],
   gear: undefined,
   ...change,
@@ -26,6 +28,11 @@ const use = (prop: PropUse['prop'], place: PropUse['place']): PropUse => ({
 });
 const secondsOf = (before: Stance[], after: Stance, behind: Stance[] = []) =>
   setUpBetween(after, { before, behind }).seconds;
+
+const hands = at('plank', { posture: 'on the hands' });
+const rest = at('quadruped', { posture: 'rest kneeling' });
+const heels = at('kneeling', { posture: 'heel-sitting' });
+const longSitting = at('seated', { exercise: 'b', posture: 'long sitting' });
 
 /** Seconds from the neighbour, the default and the least and most that were seen: common practice. */
 describe('setUpBetween, by what changes', () => {
@@ -42,6 +49,33 @@ describe('setUpBetween, by what changes', () => {
     ['lying to seated', [at('supine')], at('seated'), 13.5, 5, 22],
     ['back to side-lying', [at('supine')], at('side-lying'), 23, 14, 30],
     ['all fours to the back', [at('quadruped')], at('supine'), 23, 14, 30],
+    ['chair to the floor', [at('seated', { posture: 'on a seat' })], longSitting, 10, 5, 18],
+    ['the legs crossed', [at('seated', { posture: 'cross-legged' })], longSitting, 5, 0, 15],
+    [
+      'hands to forearms',
+      [hands],
+      at('plank', { exercise: 'b', posture: 'on the forearms' }),
+      2,
+      0,
+      5,
+    ],
+    [
+      'up from the rest shape',
+      [rest],
+      at('quadruped', { exercise: 'b', posture: 'on the hands' }),
+      2,
+      0,
+      5,
+    ],
+    ['forward from the heels', [heels], rest, 2, 0, 5],
+    [
+      'a hover that is not left',
+      [hands],
+      at('plank', { exercise: 'b', keepsShape: true }),
+      0,
+      0,
+      0,
+    ],
     ['side to the back, then the shape', [at('side-lying')], at('supine'), 9, 4, 20],
   ])('%s', (_name, before, after, usual, least, most) => {
     const { seconds } = setUpBetween(after, { before, behind: [] });

@@ -1,7 +1,7 @@
 import { PROP_WORDS } from '../../movement/words.ts';
 import type { PropUse } from '../../movement/exercise.ts';
 import { changedParts, springWords, type Gear, type GearPart } from '../../movement/gear.ts';
-import type { Position } from '../../movement/vocabulary.ts';
+import type { Position, Posture } from '../../movement/vocabulary.ts';
 import { GEAR_SECONDS, type GearSeconds } from './gear-seconds.ts';
 import { SET_UP } from './pace.ts';
 import type { Stance } from './stance.ts';
@@ -75,10 +75,25 @@ function moveBetween(before: Stance | undefined, after: Stance): Cost {
     const isOverCushions = before.props.some(({ prop }) => prop === 'cushion');
     return cost('up from the cushions', isOverCushions ? SET_UP.overCushionsS : 0);
   }
+  if (after.keepsShape && before.endPosition === after.position) return cost('', 0);
   if (isTwin(before, after)) return cost('to the other side', SET_UP.twinS);
   if (turnsOver(before, after)) return cost('rolling over to the other side', SET_UP.rollOverS);
+  const other = changeOfPosture(before, after);
+  if (other) return other;
   if (before.endPosition === after.position) return withinPosition(before, after);
   return changeOfPosition(before.endPosition, after);
+}
+
+/** Within a position, or between two that are one shape higher or lower: what people truly do. */
+function changeOfPosture(before: Stance, after: Stance): Cost | undefined {
+  // Where a movement travels, its end is another shape than its beginning.
+  const [from, to] = [before.position === before.endPosition && before.posture, after.posture];
+  if (!from || !to || from === to) return undefined;
+  const seconds = POSTURE_CHANGES.get(pairOf(from, to));
+  if (seconds === undefined) return undefined;
+  const isSamePosition = before.endPosition === after.position;
+  if (!isSamePosition && !ACROSS.has(pairOf(from, to))) return undefined;
+  return cost(`${from} to ${to}`, Math.max(seconds, after.arrangeS ?? 0));
 }
 
 function withinPosition(before: Stance, after: Stance): Cost {
@@ -128,6 +143,23 @@ const LINED_UP = pairs([
   ['supine', 'standing'],
   ['prone', 'side-lying'],
   ['prone', 'standing'],
+]);
+
+const pairOf = (one: Posture, other: Posture) => [one, other].toSorted().join(' to ');
+
+/** One shape risen or lowered, though it counts as two positions. */
+const ACROSS: ReadonlySet<string> = new Set([pairOf('heel-sitting', 'rest kneeling')]);
+
+const FLOOR_SEATS = ['long sitting', 'knees bent', 'cross-legged', 'side-sitting'] as const;
+
+/** Seconds from one posture to another; those that are not here are a change as any within their position. */
+const POSTURE_CHANGES: ReadonlyMap<string, number> = new Map([
+  [pairOf('on the hands', 'on the forearms'), SET_UP.risenS],
+  [pairOf('rest kneeling', 'on the hands'), SET_UP.risenS],
+  [pairOf('rest kneeling', 'on the forearms'), SET_UP.risenS],
+  [pairOf('heel-sitting', 'rest kneeling'), SET_UP.risenS],
+  [pairOf('heel-sitting', 'tall kneeling'), SET_UP.risenS],
+  ...FLOOR_SEATS.map((seat) => [pairOf(seat, 'on a seat'), SET_UP.nearS] as const),
 ]);
 
 function pairs(list: readonly (readonly [Position, Position])[]): ReadonlySet<string> {

@@ -1,7 +1,8 @@
+import { postureOf } from '../../body/posture.ts';
 import type { Dose } from '../../movement/dose.ts';
 import type { Exercise, Option, PropUse } from '../../movement/exercise.ts';
 import type { Gear } from '../../movement/gear.ts';
-import type { Position, Side } from '../../movement/vocabulary.ts';
+import type { Position, Posture, Side } from '../../movement/vocabulary.ts';
 
 /** How the room stands at an item. */
 export interface Stance {
@@ -10,6 +11,8 @@ export interface Stance {
   position: Position;
   /** Where the body is left, when the movement travels. */
   endPosition: Position;
+  /** How exactly, within the position, where that is more than one thing. */
+  posture: Posture | undefined;
   /** Where one side only is done. */
   side: Side | undefined;
   isHold: boolean;
@@ -18,6 +21,8 @@ export interface Stance {
   /** The way up at the end: coming up is its own work, and takes longer off cushions. */
   isWayUp: boolean;
   props: readonly PropUse[];
+  /** The shape of what came before is not left. */
+  keepsShape: boolean;
   /** How the machine is set, on a machine. */
   gear?: Gear | undefined;
 }
@@ -28,9 +33,12 @@ interface Done {
   dose: Dose;
   /** How the machine is set. */
   gear: Gear | undefined;
+  /** What is held. */
+  props: readonly PropUse[];
+  keepsShape: boolean;
 }
 
-export function stanceOf({ exercise, option, dose, gear }: Done): Stance {
+export function stanceOf({ exercise, option, dose, gear, props, keepsShape }: Done): Stance {
   const position = option.position ?? exercise.position;
   return {
     exercise: exercise.slug,
@@ -38,10 +46,12 @@ export function stanceOf({ exercise, option, dose, gear }: Done): Stance {
     position,
     endPosition: exercise.endPosition ?? position,
     side: dose.sides === 'left' || dose.sides === 'right' ? dose.sides : undefined,
+    posture: postureOf(option, position),
     isHold: exercise.tempo === 'hold',
     arrangeS: exercise.arrangeS,
     isWayUp: exercise.closing === 'way-up',
-    props: option.props.filter((use) => !use.optional),
+    props,
+    keepsShape,
     gear,
   };
 }

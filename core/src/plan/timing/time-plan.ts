@@ -93,6 +93,7 @@ function layOutPause(item: PauseItem, named: Named, walk: Walk): TimedItem {
     ...named,
     kind: 'pause',
     name: item.label,
+    props: [],
     moves: [],
     effort: 0,
     spineLoad: 0,
@@ -133,6 +134,8 @@ function layOutExercise(named: Named, walk: Walk): TimedItem {
     ...(stance.side ? { side: stance.side } : {}),
     position: stance.position,
     endPosition: stance.endPosition,
+    ...(stance.posture ? { posture: stance.posture } : {}),
+    props: stance.props,
     ...bodyOf(exercise, option),
     parts: [...before, ...work(prepared, telling, plan, walk), ...rest(item.restS)],
   });

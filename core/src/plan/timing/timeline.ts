@@ -1,4 +1,5 @@
-import type { Position, Side, SpineMove, Tempo } from '../../movement/vocabulary.ts';
+import type { PropUse } from '../../movement/exercise.ts';
+import type { Position, Posture, Side, SpineMove, Tempo } from '../../movement/vocabulary.ts';
 
 export type PartKind =
   'set-up' | 'teaching' | 'work' | 'side-change' | 'set-rest' | 'rest' | 'pause';
@@ -53,6 +54,10 @@ export interface TimedItem {
   tempo?: Tempo;
   position?: Position;
   endPosition?: Position;
+  /** How exactly, within the position. */
+  posture?: Posture;
+  /** What is held, at the option shown. */
+  props: readonly PropUse[];
   moves: readonly SpineMove[];
   effort: number;
   spineLoad: number;

@@ -1,6 +1,6 @@
 import { bodiesOf } from '../../body/option-body.ts';
-import type { Option } from '../../movement/exercise.ts';
-import { addBeforeIt, leaveOut, pauseAfter } from '../repairs.ts';
+import type { Option, PropUse } from '../../movement/exercise.ts';
+import { addBeforeIt, leaveOut, pauseAfter, withoutAdded } from '../repairs.ts';
 import type { Problem, Rule, Worked } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
 
@@ -19,8 +19,9 @@ function liftsPelvis({ option, timed }: Worked): boolean {
   return lifts;
 }
 
-const supportsHead = ({ option }: Worked) =>
-  option.props.some(({ place, optional }) => place === 'under head' && !optional);
+const isUnderHead = ({ place }: PropUse) => place === 'under head';
+
+const supportsHead = ({ timed }: Worked) => timed.props.some(isUnderHead);
 
 export const headSupportOut: Rule = {
   id: 'head-support-out',
@@ -54,6 +55,9 @@ export const headSupportOut: Rule = {
             ? `${worked.exercise.name} lifts the pelvis with something under the head.`
             : `${support.exercise.name} has something under the head, and ${worked.exercise.name} follows at once with the pelvis lifted.`,
           candidates: () => [
+            ...worked.timed.props
+              .filter(isUnderHead)
+              .flatMap(({ prop }) => withoutAdded(worked, prop)),
             ...(isOwn ? [] : pauseAfter(context, support, 'Head supports out', 10)),
             ...(isOwn
               ? []

@@ -68,7 +68,7 @@ function upperFirst(context: RuleContext): Problem[] {
 function backAndForth(context: RuleContext): Problem[] {
   const isDown = context.school.defaults.travel === 'down the spine';
   const steps = context.worked.flatMap((worked) => {
-    const use = worked.option.props.find(({ place }) => DOWN_THE_SPINE.includes(place));
+    const use = worked.timed.props.find(({ place }) => DOWN_THE_SPINE.includes(place));
     return use ? [{ worked, step: DOWN_THE_SPINE.indexOf(use.place), place: use.place }] : [];
   });
   const stepOf = new Map(steps.map(({ worked, step }) => [worked.item.id, step]));

@@ -4,7 +4,14 @@ import { PROP_WORDS } from '../../movement/words.ts';
 import { SET_UP } from '../../plan/timing/pace.ts';
 import { WITHIN_REACH } from '../../plan/timing/set-up.ts';
 import { showClock } from '../../plan/show-time.ts';
-import { leaveAllOut, leaveOut, moveBehind, moveAfterEach, together } from '../repairs.ts';
+import {
+  leaveAllOut,
+  leaveOut,
+  moveBehind,
+  moveAfterEach,
+  together,
+  withoutAdded,
+} from '../repairs.ts';
 import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 
 /** What rolls away; fetching and putting down are counted as set-up. */
@@ -13,8 +20,7 @@ const AGAIN_S = 5;
 /** Twice is how classes go; the third time is told. Common practice. */
 const TIMES = 2;
 
-const uses = ({ option }: Worked, prop: Prop) =>
-  option.props.some((use) => use.prop === prop && !use.optional);
+const uses = ({ timed }: Worked, prop: Prop) => timed.props.some((use) => use.prop === prop);
 
 export const propBlocks: Rule = {
   id: 'prop-blocks',
@@ -27,8 +33,7 @@ export const propBlocks: Rule = {
     {
       cost: 'props-again',
       things: {
-        of: ({ option }) =>
-          option.props.filter(({ optional }) => !optional).map(({ prop }) => prop),
+        of: ({ timed }) => timed.props.map(({ prop }) => prop),
         againS: AGAIN_S,
       },
     },
@@ -81,7 +86,10 @@ function moveBlock({ plan }: RuleContext, block: readonly Worked[], before: Work
 }
 
 function withoutProp(block: readonly Worked[], prop: Prop): Repair[] {
-  const edits = block.map(({ item, exercise }) => {
+  const edits = block.map((worked) => {
+    const [brought] = withoutAdded(worked, prop);
+    if (brought) return brought.edit;
+    const { item, exercise } = worked;
     const options = exercise.options
       .filter(({ number }) => item.options?.includes(number) ?? true)
       .filter((option) => !option.props.some((use) => use.prop === prop && !use.optional))

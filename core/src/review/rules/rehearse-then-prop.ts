@@ -1,6 +1,7 @@
+import type { PropUse } from '../../movement/exercise.ts';
 import type { PropPlace } from '../../movement/vocabulary.ts';
 import { PROP_WORDS } from '../../movement/words.ts';
-import { addBeforeIt, leaveOut } from '../repairs.ts';
+import { addBeforeIt, leaveOut, withoutAdded } from '../repairs.ts';
 import type { Placeable, Rule, Worked } from '../rule.ts';
 
 /** What one stands or leans on, so that a prop there unsettles. */
@@ -11,11 +12,13 @@ const STANDS_ON: ReadonlySet<PropPlace> = new Set([
   'under hips',
 ] as const);
 
-/** Props that make the option harder. */
-const challenges = ({ option }: Pick<Placeable, 'option'>) =>
-  option.props.filter(
+const unsettling = (uses: readonly PropUse[]) =>
+  uses.filter(
     ({ role, optional, place }) => !optional && role === 'challenge' && STANDS_ON.has(place),
   );
+
+/** Props held that make it harder. */
+const challenges = ({ timed }: Pick<Placeable, 'timed'>) => unsettling(timed.props);
 
 export const rehearseThenProp: Rule = {
   id: 'rehearse-then-prop',
@@ -38,10 +41,15 @@ export const rehearseThenProp: Rule = {
           itemIds: [worked.item.id],
           sentence: `${worked.exercise.name} starts with the ${name} ${use?.place ?? ''}, and no set without it comes before.`,
           candidates: () => [
-            {
-              label: `Offer it without the ${name} only`,
-              edit: { type: 'setOptions' as const, itemId: worked.item.id, options: bare },
-            },
+            ...(use ? withoutAdded(worked, use.prop) : []),
+            ...(bare.length > 0
+              ? [
+                  {
+                    label: `Offer it without the ${name} only`,
+                    edit: { type: 'setOptions' as const, itemId: worked.item.id, options: bare },
+                  },
+                ]
+              : []),
             ...addBeforeIt(context, worked, [worked.exercise]),
             leaveOut(worked),
           ],
@@ -59,7 +67,7 @@ function bareFirst(first: Placeable, second: Placeable): string | undefined {
 
 function withoutChallenge({ exercise, item }: Worked): number[] {
   return exercise.options
-    .filter((option) => challenges({ option }).length === 0)
+    .filter((option) => unsettling(option.props).length === 0)
     .map(({ number }) => number)
     .filter((number) => item.options?.includes(number) ?? true);
 }
@@ -67,7 +75,7 @@ function withoutChallenge({ exercise, item }: Worked): number[] {
 function isUnrehearsed(worked: Worked, all: readonly Worked[]): boolean {
   if (challenges(worked).length === 0) return false;
   const hasBareOption = worked.exercise.options.some(
-    (option) => challenges({ option }).length === 0,
+    (option) => unsettling(option.props).length === 0,
   );
   if (!hasBareOption) return false;
   return !all.some(

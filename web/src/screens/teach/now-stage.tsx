@@ -58,6 +58,7 @@ export function NowStage({
         {exercise && option ? (
           <MovingFigure
             option={option}
+            held={now.part?.variant === undefined ? now.item.props : undefined}
             view={exercise.view}
             round={tempoOf(exercise, option) === 'circle'}
             shareAt={shareAt}
@@ -95,8 +96,7 @@ interface HeadProps {
 }
 
 function Head({ now, option, isHalf }: HeadProps) {
-  const props = option?.props.filter((use) => !use.optional) ?? [];
-  const held = props.map((use) => `${PROP_WORDS[use.prop]} ${use.place}`);
+  const held = now.item.props.map((use) => `${PROP_WORDS[use.prop]} ${use.place}`);
   return (
     <div className="flex items-start justify-between gap-4">
       <div className="min-w-0">

@@ -1,5 +1,6 @@
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
+import { postureOf } from '@wrenfern/core/body/posture';
 import { optionOf, type Exercise } from '@wrenfern/core/movement/exercise';
 import { type ExerciseItem, type Item, type PauseItem } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
@@ -19,6 +20,7 @@ import { BracketPart, WithTheNext } from './bracket-part.tsx';
 import { DoseEditor } from './dose-editor.tsx';
 import { OptionList } from './option-list.tsx';
 import { PaceEditor } from './pace-editor.tsx';
+import { PropsEditor } from './props-editor.tsx';
 import { MakeVariants, VariantsEditor } from './variants-editor.tsx';
 import { nudge } from '@wrenfern/core/review/arrange-rows';
 import { PlanDetailsPanel } from './plan-details.tsx';
@@ -116,7 +118,15 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
         <p className="text-soft">{exercise.purpose}</p>
       </div>
       {option ? (
-        <Figure of={option} view={exercise.view} width={228} height={130} arrow label />
+        <Figure
+          of={option}
+          held={timed.props}
+          view={exercise.view}
+          width={228}
+          height={130}
+          arrow
+          label
+        />
       ) : null}
       {item.variants ? (
         <VariantsEditor item={item} exercise={exercise} />
@@ -153,6 +163,7 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
           onChange={(restS) => edit({ type: 'setRest', itemId: item.id, restS })}
         />
       </div>
+      <PropsEditor item={item} used={option?.props ?? []} held={timed.props} />
       {option ? <PaceEditor item={item} exercise={exercise} option={option} timed={timed} /> : null}
       {item.variants ? null : <OptionList item={item} exercise={exercise} />}
       <WhyHere exercise={exercise} timed={timed} />
@@ -197,7 +208,9 @@ function WhyHere({ exercise, timed }: { exercise: Exercise; timed: TimedItem }) 
 
 function Words({ exercise, number }: { exercise: Exercise; number: number }) {
   const school = rulesOf(useEditor((editor) => editor.plan.school));
-  const words = schoolWords(exercise, optionOf(exercise, number), school);
+  const option = optionOf(exercise, number);
+  const position = option.position ?? exercise.position;
+  const words = schoolWords(exercise, option, school);
   return (
     <section aria-label="Words">
       <h3 className="mb-1 text-base">Say</h3>
@@ -207,7 +220,7 @@ function Words({ exercise, number }: { exercise: Exercise; number: number }) {
         ))}
       </ul>
       <p className="mt-2 text-soft">
-        {POSITION_WORDS[exercise.position]} · {words.breath}
+        {postureOf(option, position) ?? POSITION_WORDS[position]} · {words.breath}
       </p>
       {words.pelvis ? <p className="mt-1 text-soft">{words.pelvis}</p> : null}
       <p className="mt-1 text-soft">{words.level}</p>

@@ -145,6 +145,7 @@ function ExerciseWords({
       {option ? (
         <Figure
           of={option}
+          held={timed.props}
           view={exercise.view}
           width={isNarrow ? 46 : 70}
           height={Math.min(height - 6, 46)}

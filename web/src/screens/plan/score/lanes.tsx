@@ -113,7 +113,7 @@ interface LaneProps {
 
 function PositionLane({ layout, lane }: LaneProps) {
   const positions = spansOf(layout.rows, (item) =>
-    item.position ? [POSITION_WORDS[item.position]] : [],
+    item.position ? [item.posture ?? POSITION_WORDS[item.position]] : [],
   );
   return positions.map((span) => (
     <div
@@ -141,10 +141,7 @@ function HeldLane({ layout, lane }: LaneProps) {
       });
     }
     if (analysis.options.choices.size > 0 || !item.exercise) return [];
-    const option = catalogue.require(item.exercise).options[(item.option ?? 1) - 1];
-    return (option?.props ?? [])
-      .filter((use) => !use.optional)
-      .map((use) => `${PROP_WORDS[use.prop]}|${use.place}`);
+    return item.props.map((use) => `${PROP_WORDS[use.prop]}|${use.place}`);
   };
   return spansOf(layout.rows, held).map((span) => {
     const [prop, place] = span.label.split('|');
