@@ -239,12 +239,13 @@ describe('Markdown', () => {
         school: fc.constantFrom('foundations-first', 'timed-sets'),
         minutes: fc.integer({ min: 5, max: 180 }),
         note: words,
+        targetS: fc.option(fc.integer({ min: 15, max: 10_800 }), { nil: undefined }),
         parts: fc.array(fc.array(fc.oneof(exercise, pause), { maxLength: 5 }), {
           minLength: 1,
           maxLength: 3,
         }),
       })
-      .map(({ parts, minutes, ...details }) =>
+      .map(({ parts, minutes, targetS, ...details }) =>
         Plan.parse({
           format: 'wrenfern-plan/2',
           title: 'Any class',
@@ -257,6 +258,7 @@ describe('Markdown', () => {
           segments: parts.map((items, part) => ({
             id: `p${part}`,
             name: `Part ${part}`,
+            ...(targetS === undefined ? {} : { targetS }),
             items: items.map((item, index) => ({ id: `i${part}-${index}`, ...item }) as Item),
           })),
         }),

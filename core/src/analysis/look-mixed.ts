@@ -15,6 +15,7 @@ import { groupOf } from '../review/group.ts';
 import { machineFindings } from '../review/machine-findings.ts';
 import { missingFindings } from '../review/missing-findings.ts';
 import { gravestFirst, reviewOrder, type ReviewInput } from '../review/review.ts';
+import { partFindings } from '../review/part-findings.ts';
 import { roomFindings } from '../review/room-findings.ts';
 import { ruleContext } from '../review/rule-context.ts';
 import type { OpenFinding } from '../review/rule.ts';
@@ -88,6 +89,8 @@ export function lookAtMixed(plan: MixedPlan, catalogue: Catalogue, booked: Class
   const findings = [
     ...missingFindings(plan, catalogue),
     ...timeFindings({ timeline }, () => fitRepairs(fit(plan.targetS))),
+    // A part that is shorter in one half is longer for nobody in the other: which to change is the teacher's.
+    ...partFindings({ plan, timeline, fitPart: () => [] }),
     ...twoGroupFindings({
       plan,
       tracks,

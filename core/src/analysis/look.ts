@@ -11,6 +11,7 @@ import { groupOf } from '../review/group.ts';
 import { machineFindings } from '../review/machine-findings.ts';
 import { missingFindings } from '../review/missing-findings.ts';
 import { reviewOrder, type ReviewInput } from '../review/review.ts';
+import { partFindings } from '../review/part-findings.ts';
 import { roomFindings } from '../review/room-findings.ts';
 import { ruleContext } from '../review/rule-context.ts';
 import type { OpenFinding, RuleContext } from '../review/rule.ts';
@@ -60,6 +61,11 @@ export function lookAt(plan: Plan, catalogue: Catalogue, booked: ClassContext): 
   const findings = [
     ...missingFindings(plan, catalogue),
     ...timeFindings(rules, () => fitRepairs(fit(plan.targetS))),
+    ...partFindings({
+      plan,
+      timeline,
+      fitPart: (itemIds, changeS) => fitRepairs(fit(timeline.totalS + changeS, itemIds)),
+    }),
     ...told,
     ...roomFindings({ rules, options, props, attendees, versionsAtOnce: atOnce, rework }),
     ...sumFindings({ rules, options, attendees, day, rework }),

@@ -68,6 +68,7 @@ function take(line: Content, making: Making, chosen: Chosen, catalogue: Catalogu
       making.parts.push({
         ...emptyPart(line.name, making.parts.length),
         ...(line.station ? { station: line.station } : {}),
+        ...(line.targetS ? { targetS: Math.min(10800, Math.max(15, line.targetS)) } : {}),
       });
       making.last = undefined;
       making.open = undefined;

@@ -27,12 +27,20 @@ export function writeMarkdown(plan: Plan, catalogue: Catalogue): string {
     ...quoted(plan.note),
     ...plan.segments.flatMap((segment) => [
       '',
-      `## ${segment.name}${segment.station ? ` [${PLACE_WORDS[segment.station]}]` : ''}`,
+      `## ${segment.name}${bracketed(segment.station && PLACE_WORDS[segment.station])}${bracketed(segment.targetS && lengthWords(segment.targetS))}`,
       '',
       ...runsOf(segment, plan.brackets).flatMap((run) => runLines(run, catalogue)),
     ]),
     '',
   ].join('\n');
+}
+
+const bracketed = (words: string | 0 | undefined) => (words ? ` [${words}]` : '');
+
+/** "6 min", "6 min 30 s", "45 s". */
+function lengthWords(seconds: number): string {
+  const [minutes, rest] = [Math.floor(seconds / 60), seconds % 60];
+  return [...(minutes > 0 ? [`${minutes} min`] : []), ...(rest > 0 ? [`${rest} s`] : [])].join(' ');
 }
 
 function runLines({ bracket, items }: Run, catalogue: Catalogue): string[] {

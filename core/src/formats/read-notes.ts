@@ -32,7 +32,7 @@ export type NoteLine = { line: number; text: string } & (
   | { kind: 'title'; title: string }
   | ({ kind: 'facts' } & Facts)
   /** `station` where it is for one of two groups. */
-  | { kind: 'part'; name: string; station?: Machine }
+  | { kind: 'part'; name: string; station?: Machine; targetS?: number }
   | {
       kind: 'exercise';
       exercise: Exercise;
@@ -121,11 +121,18 @@ function readLine(words: string, isFirst: boolean, names: Names, catalogue: Cata
   return { kind: 'unsure', candidates: nearest(wanted, catalogue), words: bare };
 }
 
-/** "Sides", or for one of two groups "Sides [on the mat]". */
+/** "Sides", "Sides [6 min]", or for one of two groups "Sides [on the mat] [6 min 30 s]". */
 function readPart(words: string): Read {
-  const [, name = words, place] = /^(.*?)\s*\[on the (machines?|mats?)\]$/i.exec(words) ?? [];
-  if (place === undefined) return { kind: 'part', name };
-  return { kind: 'part', name, station: /^mat/i.test(place) ? 'mat' : 'reformer' };
+  const timed = /^(.*?)\s*\[(?:(\d{1,3}) min)?\s*(?:(\d{1,4}) s)?\]$/i.exec(words);
+  const targetS = timed ? Number(timed[2] ?? 0) * 60 + Number(timed[3] ?? 0) : 0;
+  const named = targetS > 0 ? (timed?.[1] ?? '') : words;
+  const [, name = named, place] = /^(.*?)\s*\[on the (machines?|mats?)\]$/i.exec(named) ?? [];
+  return {
+    kind: 'part',
+    name,
+    ...(place === undefined ? {} : { station: /^mat/i.test(place) ? 'mat' : 'reformer' }),
+    ...(targetS > 0 ? { targetS } : {}),
+  };
 }
 
 /** "(series, right first)", "3 rounds:", "(end of rounds)". */

@@ -133,6 +133,14 @@ const anyEdit = (): fc.Arbitrary<Edit> => {
     ),
     fc.record(
       {
+        type: fc.constant('setPartTarget' as const),
+        segmentId: fc.constantFrom('segment-1', 'segment-2', 'nowhere'),
+        targetS: fc.constantFrom(60, 300),
+      },
+      { requiredKeys: ['type', 'segmentId'] },
+    ),
+    fc.record(
+      {
         type: fc.constant('setProps' as const),
         itemId,
         props: fc.constant<{ without: 'band'[] }>({ without: ['band'] }),

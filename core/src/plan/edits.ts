@@ -88,6 +88,11 @@ export const SingleEdit = z.discriminatedUnion('type', [
   }),
   /** In a class of two groups: where a part is done by one of them; by all where it is left out. */
   z.strictObject({ type: z.literal('setStation'), segmentId: id, station: Machine.optional() }),
+  z.strictObject({
+    type: z.literal('setPartTarget'),
+    segmentId: id,
+    targetS: Segment.shape.targetS,
+  }),
   z.strictObject({ type: z.literal('setDetails'), details: PlanDetails.partial() }),
   /** A finding that stands on purpose; told again where no reason is given. */
   SetAside.partial({ reason: true }).extend({ type: z.literal('setAside') }),
@@ -230,6 +235,15 @@ function applySingle(plan: Plan, edit: SingleEdit): EditResult {
           type: 'setStation',
           segmentId: segment.id,
           ...(before ? { station: before } : {}),
+        },
+      }));
+    case 'setPartTarget':
+      return changeSegment(plan, edit.segmentId, ({ targetS: before, ...segment }) => ({
+        next: { ...segment, ...(edit.targetS === undefined ? {} : { targetS: edit.targetS }) },
+        inverse: {
+          type: 'setPartTarget',
+          segmentId: segment.id,
+          ...(before === undefined ? {} : { targetS: before }),
         },
       }));
     case 'setAside':

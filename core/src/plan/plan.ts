@@ -104,6 +104,13 @@ export const Segment = z.strictObject({
    * class for all it counts for nothing, so that what two people changed at once is still a plan.
    */
   station: Machine.optional(),
+  /** How long it is meant to last; left out where only the whole class has a length. */
+  targetS: z
+    .number('say how long it lasts')
+    .int()
+    .min(15, 'at least a quarter of a minute')
+    .max(10800, 'at most 3 hours')
+    .optional(),
   items: z.array(Item).max(80),
 });
 export type Segment = z.infer<typeof Segment>;

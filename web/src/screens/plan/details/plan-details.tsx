@@ -12,6 +12,7 @@ import { IconButton } from '../../../parts/icon-button.tsx';
 import { Select } from '../../../parts/select.tsx';
 import { Stepper } from '../../../parts/stepper.tsx';
 import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
+import { showClock } from '@wrenfern/core/plan/show-time';
 import { ClassPart } from './class-part.tsx';
 import { MachinePart } from './machine-part.tsx';
 import { SchoolPart } from '../school/school-part.tsx';
@@ -220,10 +221,49 @@ function PartRow({ segment, index, isLast }: { segment: Segment; index: number; 
       >
         <Trash2 size={15} aria-hidden />
       </IconButton>
+      <PartTarget segment={segment} />
       <Station segment={segment} />
     </li>
   );
 }
+
+/** How long a part lasts and is meant to; without a number, only the whole class has a length. */
+function PartTarget({ segment: { id: segmentId, name, targetS } }: { segment: Segment }) {
+  const edit = useEditor((editor) => editor.edit);
+  const { analysis } = usePlanScreen();
+  const lasts = analysis.timeline.segments.find((each) => each.segmentId === segmentId)?.durationS;
+  const minutes = targetS === undefined ? '' : String(Math.round(targetS / 6) / 10);
+  const set = (input: HTMLInputElement) => {
+    const typed = input.value.trim().replace(',', '.');
+    const seconds = Math.round(Number(typed) * 60);
+    if (typed === minutes) return;
+    if (typed === '') edit({ type: 'setPartTarget', segmentId });
+    else if (seconds >= SHORTEST_PART_S && seconds <= LONGEST_PART_S) {
+      edit({ type: 'setPartTarget', segmentId, targetS: seconds });
+    } else input.value = minutes;
+  };
+  return (
+    <label className="mb-1 flex w-full items-center gap-1.5 pl-2.5 text-[0.8125rem] text-soft">
+      {showClock(lasts ?? 0)}, meant to last
+      <input
+        key={minutes}
+        aria-label={`Minutes that ${name} is meant to last`}
+        inputMode="decimal"
+        defaultValue={minutes}
+        placeholder="any"
+        className="w-11 rounded border border-line bg-leaf px-1 py-0.5 text-center text-ink"
+        onBlur={({ currentTarget }) => set(currentTarget)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') event.currentTarget.blur();
+        }}
+      />
+      min
+    </label>
+  );
+}
+
+const SHORTEST_PART_S = 15;
+const LONGEST_PART_S = 10_800;
 
 const TOGETHER = 'together';
 const STATIONS = [

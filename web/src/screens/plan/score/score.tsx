@@ -137,6 +137,7 @@ function Running({ label, segments, lanes, isNarrow = false }: RunningProps) {
               header={header}
               isEmpty={!layout.rows.some(({ item }) => item.segmentId === header.segmentId)}
               isNarrow={isNarrow}
+              targetS={segments.find(({ id }) => id === header.segmentId)?.targetS}
             >
               {layout.rows
                 .filter(({ item }) => item.segmentId === header.segmentId)
@@ -191,11 +192,14 @@ function SegmentRows({
   header,
   isEmpty,
   isNarrow,
+  targetS,
   children,
 }: {
   header: ScoreHeader;
   isEmpty: boolean;
   isNarrow: boolean;
+  /** How long it is meant to last. */
+  targetS: number | undefined;
   children: ReactNode;
 }) {
   const { setNodeRef, transform, transition, isOver } = useSortable({
@@ -226,6 +230,7 @@ function SegmentRows({
               ? 'empty: drop an exercise here'
               : 'empty'
             : showClock(header.durationS)}
+          {targetS === undefined ? '' : ` of ${showClock(targetS)}`}
         </span>
         <span className="mb-2.5 h-px min-w-2 flex-1 bg-line" />
       </li>
