@@ -1,3 +1,4 @@
+import { OwnPace } from '@wrenfern/core/plan/timing/pace';
 import { z } from 'zod';
 
 export const ROLES = ['owner', 'instructor', 'cover', 'reader'] as const;
@@ -51,6 +52,8 @@ export const Account = z.object({
   until: z.string().nullable(),
   hasSecondFactor: z.boolean(),
   recoveryCodesLeft: z.number(),
+  /** How quick this one teaches; null where that is as the studio does. */
+  pace: OwnPace.nullable(),
   sessions: z.array(
     z.object({
       /** Names the session; it does not open it. */

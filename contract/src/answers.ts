@@ -80,6 +80,8 @@ export const ANSWERS = {
   'POST /links/use': made(LinkUsed),
 
   'GET /account': read(Account),
+  'PUT /account/pace': DONE,
+  'GET /account/taught': read(TaughtParts),
   'PUT /account/password': DONE,
   'DELETE /account/sessions': DONE,
   'DELETE /account/sessions/:id': DONE,

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { LoggedParts } from '@wrenfern/core/log/logged-parts';
 import { SchoolRules } from '@wrenfern/core/plan/school';
+import { ClassStyle } from '@wrenfern/core/plan/class-style';
 import { Pace } from '@wrenfern/core/plan/timing/pace';
 import { OwnBounds } from '@wrenfern/core/people/own-bounds';
 import { Machines } from '@wrenfern/core/room/machines';
@@ -137,6 +138,18 @@ export type LookedInto = z.infer<typeof LookedInto>;
 
 /** The last taught classes with what took how long in them, newest first: what a pace is learned from. */
 export const TaughtParts = z.object({
-  classes: z.array(z.object({ title: z.string(), day: z.string(), parts: z.array(LoggedParts) })),
+  classes: z.array(
+    z.object({
+      title: z.string(),
+      day: z.string(),
+      /** How it was led, where that was said. */
+      style: ClassStyle.optional(),
+      parts: z.array(LoggedParts),
+    }),
+  ),
+  /** What it would make of the next class: its length now and then; null where none is planned or nothing is learned. */
+  next: z
+    .object({ title: z.string(), startsAt: z.iso.datetime(), nowS: z.number(), thenS: z.number() })
+    .nullable(),
 });
 export type TaughtParts = z.infer<typeof TaughtParts>;

@@ -9,7 +9,9 @@ import {
 } from '../auth/second-factor.ts';
 import { endSessionsOf, signIn, type Member } from '../auth/session.ts';
 import { SessionRow, Studio, User } from '../db/models.ts';
+import { studioOf } from './studio.ts';
 import { ApiError } from './errors.ts';
+import { toLearnFrom } from './own-pace.ts';
 import { readBody } from './read.ts';
 
 interface AccountParts {
@@ -35,6 +37,7 @@ export function accountRouter({ key, provePassword }: AccountParts) {
       until: user.until ?? null,
       hasSecondFactor: Boolean(user.secondFactor),
       recoveryCodesLeft: user.recoveryHashes?.length ?? 0,
+      pace: user.pace ?? null,
       sessions: rows.map((row) => ({
         // The session's own id opens it: what is told here only names it.
         id: nameOf(row.sid),
@@ -45,6 +48,17 @@ export function accountRouter({ key, provePassword }: AccountParts) {
       })),
     };
   });
+
+  /** Without a pace of one's own, classes go as the studio teaches. */
+  on('PUT /account/pace', async (request, member) => {
+    const { pace } = readBody('PUT /account/pace', request);
+    await (await userOf(member)).update({ pace });
+  });
+
+  /** What one's own pace can be learned from. */
+  on('GET /account/taught', async (_request, { studioId, userId }) =>
+    toLearnFrom(await studioOf(studioId), userId),
+  );
 
   on('PUT /account/password', async (request, member) => {
     const body = readBody('PUT /account/password', request);

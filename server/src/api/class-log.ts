@@ -8,7 +8,9 @@ import { ClassEvent, ClassNote, ClassRow, databaseOfModels, PlanRevision } from 
 import { rowsOf } from '../db/studio-rows.ts';
 import type { Follower } from '../live/follow-events.ts';
 import { ApiError } from './errors.ts';
+import { followPace } from './own-pace.ts';
 import { readBody, readId, readQuery } from './read.ts';
+import { studioOf } from './studio.ts';
 
 const DAY_MS = 86_400_000;
 /** A class has no more presses than this. */
@@ -50,6 +52,12 @@ export function classLogRouter(follower: Follower) {
       );
       if (events.some(({ type }) => type === 'end')) await keepLength(row, transaction);
     });
+    if (events.some(({ type }) => type === 'end')) {
+      await followPace(row, await studioOf(studioId)).catch((error: unknown) => {
+        // The presses stand, whatever becomes of what is learned from them; the next class learns it again.
+        process.stderr.write(`wrenfern: a pace was not learned: ${String(error)}\n`);
+      });
+    }
     return await pressedAfter(studioId, row.id, after);
   });
 

@@ -11,6 +11,7 @@ import { ClassNote, ClassRow, databaseOfModels, KeptPlan, StandingGroup } from '
 import { rowsOf } from '../db/studio-rows.ts';
 import { noteAccess } from '../keeping/trail.ts';
 import { attendeesOf, shownTo, taughtBetween } from './class-context.ts';
+import { paceOfClass } from './own-pace.ts';
 import { ApiError } from './errors.ts';
 import { peopleOf as peopleOfGroups } from './groups.ts';
 import { changeDetails } from './class-details.ts';
@@ -158,7 +159,7 @@ export async function wholeClass(row: ClassRow, member: Member) {
     instructorId: row.instructorId ?? null,
     coverUserId: row.coverUserId ?? null,
     cupboard: studio.cupboard,
-    pace: studio.pace,
+    pace: await paceOfClass(row, studio),
     machines: studio.machines ?? PLAIN_MACHINES,
     calledOff: row.calledOff ?? null,
     isRepeated: Boolean(row.seriesId),

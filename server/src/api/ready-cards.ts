@@ -2,6 +2,7 @@ import { familiarTo, type TaughtLesson } from '@wrenfern/core/log/familiar';
 import { exerciseItemsOf, itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
+import type { Pace } from '@wrenfern/core/plan/timing/pace';
 import { dayIn } from '@wrenfern/core/week/studio-time';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
 import { QueryTypes } from 'sequelize';
@@ -16,6 +17,7 @@ import {
 import { rowsOf } from '../db/studio-rows.ts';
 import type { Workers } from '../work/pool.ts';
 import { attendeesOf, shownTo, taughtBetween, type Booked } from './class-context.ts';
+import { plainPace, teacherIdOf } from './own-pace.ts';
 import { ownExercisesFor } from './studio-catalogue.ts';
 import { studioOf } from './studio.ts';
 
@@ -28,6 +30,8 @@ interface Around {
   lastOf: ReadonlyMap<string, string>;
   /** Names of the team, by id. */
   team: ReadonlyMap<string, string>;
+  /** How quick they teach, where that is not as the studio does. */
+  paces: ReadonlyMap<string, Pace | undefined>;
 }
 
 /** Classes in order of time, each with what it comes to and what is still to settle. */
@@ -38,7 +42,7 @@ export async function readyCards(rows: readonly ClassRow[], member: Member, work
     studioOf(studioId),
     attendeesOf(studioId, ids),
     lastOfSeries(studioId, rows),
-    rowsOf(User, studioId).all({ attributes: ['id', 'name'] }),
+    rowsOf(User, studioId).all({ attributes: ['id', 'name', 'pace'] }),
   ]);
   const everybody = [...attendees.values()].flat().map(({ person }) => person.id);
   const [first, last] = [rows[0], rows.at(-1)];
@@ -47,7 +51,8 @@ export async function readyCards(rows: readonly ClassRow[], member: Member, work
       ? await taughtBetween(studioId, first.startsAt, last.startsAt, [...new Set(everybody)])
       : [];
   const team = new Map(users.map(({ id, name }) => [id, name]));
-  const around = { member, studio, attendees, before, lastOf, team };
+  const paces = new Map(users.map(({ id, pace }) => [id, plainPace(pace)]));
+  const around = { paces, member, studio, attendees, before, lastOf, team };
   return Promise.all(rows.map((row) => card(row, around, workers)));
 }
 
@@ -72,7 +77,7 @@ async function card(row: ClassRow, around: Around, workers: Workers) {
     const ready = await workers.readiness({
       plan,
       own: await ownOf(around.member.studioId, plan),
-      pace: around.studio.pace,
+      pace: around.paces.get(teacherIdOf(row) ?? '') ?? around.studio.pace,
       machines: around.studio.machines ?? PLAIN_MACHINES,
       cupboard: around.studio.cupboard,
       // Only what an answer can follow from: another note leaves it as it is.
@@ -112,8 +117,8 @@ async function card(row: ClassRow, around: Around, workers: Workers) {
 }
 
 /** Whoever stands before the class: who covers it, else whose it is. */
-export function teacherOf({ coverUserId, instructorId }: ClassRow, team: Around['team']) {
-  const id = coverUserId ?? instructorId;
+export function teacherOf(row: ClassRow, team: Around['team']) {
+  const id = teacherIdOf(row);
   const name = id ? team.get(id) : undefined;
   return id && name ? { id, name } : null;
 }

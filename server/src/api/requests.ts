@@ -9,7 +9,7 @@ import { PersonBody } from '@wrenfern/contract/people';
 import { Plan, SCHOOL_IDS } from '@wrenfern/core/plan/plan';
 import { RULES } from '@wrenfern/core/review/rules';
 import { SchoolRules } from '@wrenfern/core/plan/school';
-import { Pace } from '@wrenfern/core/plan/timing/pace';
+import { OwnPace, Pace } from '@wrenfern/core/plan/timing/pace';
 import { OwnBounds } from '@wrenfern/core/people/own-bounds';
 import { Machines } from '@wrenfern/core/room/machines';
 import { Cupboard } from '@wrenfern/core/room/props';
@@ -83,6 +83,7 @@ export const BODIES = {
   'POST /links/look': z.strictObject({ token }),
   'POST /links/use': z.strictObject({ token, password: NewPassword }),
 
+  'PUT /account/pace': z.strictObject({ pace: OwnPace.nullable() }),
   'PUT /account/password': z.strictObject({ password, next: NewPassword }),
   'POST /account/second-factor': ownPassword,
   'PUT /account/second-factor': z.strictObject({

@@ -13,7 +13,7 @@ export async function studioOf(studioId: string): Promise<Studio> {
   return studio;
 }
 import { setAsideOften } from './set-aside.ts';
-import { taughtParts } from './taught-parts.ts';
+import { toLearnFrom } from './own-pace.ts';
 
 /** The studio itself: its cupboard, its pace, its schools. */
 export function studioRouter() {
@@ -43,7 +43,7 @@ export function studioRouter() {
 
   /** What a pace can be learned from. */
   on('GET /studio/set-aside', (_request, { studioId }) => setAsideOften(studioId, new Date()));
-  on('GET /studio/taught', async (_request, { studioId }) => taughtParts(await studioOf(studioId)));
+  on('GET /studio/taught', async (_request, { studioId }) => toLearnFrom(await studioOf(studioId)));
 
   /** A code with which somebody may set up a studio of their own on this server. */
   on('POST /studio/invitations', async (_request, member) => {

@@ -13,10 +13,25 @@ import { catalogueOf } from './studio-catalogue.ts';
 /** A habit shows in so many classes; older ones were another year’s habit. */
 const MOST_CLASSES = 12;
 
-/** The last classes that were taught to their end, newest first: what took how long, beside the common figures. */
-export async function taughtParts(studio: Studio): Promise<TaughtParts> {
+/** Classes of one teacher: hers, or handed over to her. */
+export function taughtBy(teacherId: string) {
+  return { [Op.or]: [{ coverUserId: teacherId }, { coverUserId: null, instructorId: teacherId }] };
+}
+
+/**
+ * The last classes that were taught to their end, newest first: what took how long, beside the common figures. Of one
+ * teacher where `teacherId` is given.
+ */
+export async function taughtParts(
+  studio: Studio,
+  teacherId?: string,
+): Promise<Pick<TaughtParts, 'classes'>> {
   const classes = await rowsOf(ClassRow, studio.id).all({
-    where: { taughtRevision: { [Op.ne]: null }, tookS: { [Op.ne]: null } },
+    where: {
+      taughtRevision: { [Op.ne]: null },
+      tookS: { [Op.ne]: null },
+      ...(teacherId ? taughtBy(teacherId) : {}),
+    },
     attributes: ['id', 'title', 'startsAt', 'taughtRevision'],
     order: [['startsAt', 'DESC']],
     limit: MOST_CLASSES,
@@ -50,7 +65,12 @@ export async function taughtParts(studio: Studio): Promise<TaughtParts> {
       const pressed = events.flatMap(({ classId, event }) => (classId === id ? [event] : []));
       const timeline = timePlan(planAsTaught(plan, pressed), catalogue, { gearSeconds });
       return [
-        { title, day: dayIn(studio.timeZone, startsAt), parts: loggedParts(timeline, pressed) },
+        {
+          title,
+          day: dayIn(studio.timeZone, startsAt),
+          ...(plan.style ? { style: plan.style } : {}),
+          parts: loggedParts(timeline, pressed),
+        },
       ];
     }),
   };

@@ -18,6 +18,8 @@ import { ACCESS, mayCall } from './access.ts';
  */
 const ROUTES: [route: string, who: string, stranger: number][] = [
   ['GET /account', 'oicr', 200],
+  ['PUT /account/pace', 'oicr', 422],
+  ['GET /account/taught', 'oicr', 200],
   ['PUT /account/password', 'oicr', 422],
   ['DELETE /account/sessions/:id', 'oicr', 404],
   ['POST /account/second-factor', 'oicr', 422],

@@ -26,6 +26,8 @@ export const ACCESS = {
   'POST /links/use': 'anyone',
 
   'GET /account': ALL,
+  'PUT /account/pace': ALL,
+  'GET /account/taught': ALL,
   'PUT /account/password': ALL,
   'DELETE /account/sessions': ALL,
   'DELETE /account/sessions/:id': ALL,

@@ -13,6 +13,7 @@ import * as keptPlansAndGroups from './migrations/0009-kept-plans-and-groups.ts'
 import * as whoTeachesFeedsDesk from './migrations/0010-who-teaches-feeds-desk.ts';
 import * as ownBounds from './migrations/0011-own-bounds.ts';
 import * as wall from './migrations/0012-wall.ts';
+import * as ownPace from './migrations/0013-own-pace.ts';
 import { CHECKSUMS } from './migrations/checksums.ts';
 
 /** In the order in which they run; a name, once released, never changes. */
@@ -29,6 +30,7 @@ export const MIGRATIONS = [
   whoTeachesFeedsDesk,
   ownBounds,
   wall,
+  ownPace,
 ] as const;
 
 /** A process that waits this long for another's migrations gives up and says so. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Tempo } from '../../movement/vocabulary.ts';
 import { TEMPOS } from '../../movement/vocabulary.ts';
-import type { ClassStyle } from '../class-style.ts';
+import { ClassStyle } from '../class-style.ts';
 
 /** Seconds of one in- or out-breath, by what moves. Common practice. */
 export const PHASE_S = {
@@ -155,10 +155,30 @@ export const Pace = z.strictObject({
   /** Of everything that is counted, before the kinds that have their own. */
   workFactor: factor.default(1),
   tempoFactors: z.partialRecord(z.enum(TEMPOS), factor).default({}),
+  /** What is otherwise in classes that are led in a style: each multiplies the factor of all classes. */
+  byStyle: z
+    .partialRecord(ClassStyle, z.strictObject({ wordsFactor: factor, workFactor: factor }))
+    .optional(),
   /** Taught classes that it was learned from: the more, the narrower the likely range. */
   classes: z.number().int().min(0).max(1000).default(0),
 });
 export type Pace = z.infer<typeof Pace>;
+
+/** A teacher's own pace, and whether each class that is taught changes it by itself. */
+export const OwnPace = Pace.extend({ follows: z.boolean().default(false) });
+export type OwnPace = z.infer<typeof OwnPace>;
+
+/** The pace of a class that is led so; where its style is not said, that of all classes. */
+export function paceIn(pace: Pace, style: ClassStyle | undefined): Pace {
+  const own = style && pace.byStyle?.[style];
+  if (!own) return pace;
+  return {
+    ...pace,
+    setUpFactor: pace.setUpFactor * own.wordsFactor,
+    teachingFactor: pace.teachingFactor * own.wordsFactor,
+    workFactor: pace.workFactor * own.workFactor,
+  };
+}
 
 export const STEADY_PACE: Pace = {
   teaching: 'steady',

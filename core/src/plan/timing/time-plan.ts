@@ -7,7 +7,7 @@ import type { PauseItem, Plan } from '../plan.ts';
 import { breathingOf, kindOfPace } from './breathing.ts';
 import { GEAR_SECONDS, type GearSeconds } from './gear-seconds.ts';
 import { likelyRange } from './likely-range.ts';
-import { SET_UP, STEADY_PACE, talkFactor, type Pace } from './pace.ts';
+import { paceIn, SET_UP, STEADY_PACE, talkFactor, type Pace } from './pace.ts';
 import { prepareItems, type Prepared } from './prepared.ts';
 import { isTwin, machineChanges, WITHIN_REACH, setUpBetween, type Nearby } from './set-up.ts';
 import type { TimedItem, TimedPart, Timeline } from './timeline.ts';
@@ -45,7 +45,7 @@ export function timePlan(plan: Plan, catalogue: Catalogue, context: TimingContex
   const walk: Walk = {
     atS: 0,
     plan,
-    pace: context.pace ?? STEADY_PACE,
+    pace: paceIn(context.pace ?? STEADY_PACE, plan.style),
     context,
     prepared: prepareItems(plan, catalogue),
     index: 0,

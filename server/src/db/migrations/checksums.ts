@@ -15,4 +15,5 @@ export const CHECKSUMS = {
   '0010-who-teaches-feeds-desk': '2c466a4a51b58dfd5b5caf81e23ca0ea6ac825b07795dc793f8b258f40a42bb7',
   '0011-own-bounds': 'b60b30e884bb63554f04b5c201bba14eebfcc3b259fbfca6538cf52309a66139',
   '0012-wall': 'd08de0d9ac9eaff1470a81d78a6f3607eccd8c7fcebb43fbf6e87e2bf3aea528',
+  '0013-own-pace': '955be4f244892dc5628781d1e6d4a79ec9d533bfb7460f994b3d7835673a2db8',
 } as const;

@@ -2,7 +2,7 @@ import type { Role } from '@wrenfern/contract/account';
 import { z } from 'zod';
 import { SchoolRules } from '@wrenfern/core/plan/school';
 import { readSchool } from '@wrenfern/core/plan/migrate-plan';
-import { Pace } from '@wrenfern/core/plan/timing/pace';
+import { OwnPace, Pace } from '@wrenfern/core/plan/timing/pace';
 import { OwnBounds } from '@wrenfern/core/people/own-bounds';
 import { Machines } from '@wrenfern/core/room/machines';
 import { Cupboard } from '@wrenfern/core/room/props';
@@ -61,6 +61,8 @@ export class User extends Model<InferAttributes<User>, InferCreationAttributes<U
   declare secondFactor: CreationOptional<string | null>;
   /** Hashes of the recovery codes that are still unused; null while there is no second factor. */
   declare recoveryHashes: CreationOptional<string[] | null>;
+  /** How quick this one teaches; null where that is as the studio does. */
+  declare pace: CreationOptional<OwnPace | null>;
   declare createdAt: CreationOptional<Date>;
   declare updatedAt: CreationOptional<Date>;
 }
@@ -100,6 +102,7 @@ export function bindStudio(sequelize: Sequelize): void {
       until: DataTypes.DATEONLY,
       secondFactor: DataTypes.STRING(400),
       recoveryHashes: documentColumn('recoveryHashes', z.array(z.string().max(64)).max(20)),
+      pace: documentColumn('pace', OwnPace),
       createdAt: moment,
       updatedAt: moment,
     },

@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import type { Account } from '@wrenfern/contract/account';
 import {
@@ -18,6 +18,7 @@ const ACCOUNT: Account = {
   until: null,
   hasSecondFactor: false,
   recoveryCodesLeft: 0,
+  pace: null,
   sessions: [
     {
       id: 's1',
@@ -36,6 +37,8 @@ const ACCOUNT: Account = {
   ],
 };
 
+const NOTHING_TAUGHT = () => ({ json: { classes: [], next: null } });
+
 const CODES = ['AAAA-BBBB-CCCC-DDDD', 'EEEE-FFFF-GGGG-HHHH'];
 
 describe('the second factor', () => {
@@ -43,6 +46,7 @@ describe('the second factor', () => {
     let account = ACCOUNT;
     const { user, sent } = showScreen(<AccountScreen />, {
       answers: {
+        'GET /account/taught': NOTHING_TAUGHT,
         'GET /account': () => ({ json: account }),
         'POST /account/second-factor': () => ({
           json: { secret: 'JBSWY3DPEHPK3PXPJBSWY3DPEHPK3PXP', uri: 'otpauth://totp/Wrenfern' },
@@ -74,6 +78,7 @@ describe('the second factor', () => {
   it('says a wrong code beside the form and keeps what was typed', async () => {
     const { user } = showScreen(<AccountScreen />, {
       answers: {
+        'GET /account/taught': NOTHING_TAUGHT,
         'GET /account': () => ({ json: ACCOUNT }),
         'POST /account/second-factor': refusal(422, 'invalid', 'Something is not right.', {
           errors: [{ path: ['password'], message: 'this is not your password' }],
@@ -94,6 +99,7 @@ describe('the second factor', () => {
         'GET /session': () => ({
           json: { ...OWNER_SESSION, studio: { ...studio, needsSecondFactor: true } },
         }),
+        'GET /account/taught': NOTHING_TAUGHT,
         'GET /account': () => ({
           json: { ...ACCOUNT, hasSecondFactor: true, recoveryCodesLeft: 1 },
         }),
@@ -111,6 +117,7 @@ describe('the second factor', () => {
         'GET /session': () => ({
           json: { ...OWNER_SESSION, user: { ...known, lacksSecondFactor: true } },
         }),
+        'GET /account/taught': NOTHING_TAUGHT,
         'GET /account': () => ({ json: ACCOUNT }),
       },
     });
@@ -122,6 +129,7 @@ describe('the password', () => {
   it('shows the server’s sentence at the field that it is about', async () => {
     const { user } = showScreen(<AccountScreen />, {
       answers: {
+        'GET /account/taught': NOTHING_TAUGHT,
         'GET /account': () => ({ json: ACCOUNT }),
         'PUT /account/password': refusal(422, 'invalid', 'Something is not right.', {
           errors: [{ path: ['next'], message: 'this is easily guessed; choose another' }],
@@ -142,6 +150,7 @@ describe('where one is signed in', () => {
     let sessions = ACCOUNT.sessions;
     const { user, sent } = showScreen(<AccountScreen />, {
       answers: {
+        'GET /account/taught': NOTHING_TAUGHT,
         'GET /account': () => ({ json: { ...ACCOUNT, sessions } }),
         'DELETE /account/sessions/s2': () => {
           sessions = sessions.slice(0, 1);
@@ -161,6 +170,7 @@ describe('an account that can’t be read', () => {
     let isAway = true;
     const { user } = showScreen(<AccountScreen />, {
       answers: {
+        'GET /account/taught': NOTHING_TAUGHT,
         'GET /account': () =>
           isAway
             ? {
@@ -174,5 +184,33 @@ describe('an account that can’t be read', () => {
     isAway = false;
     await user.click(screen.getByRole('button', { name: /again/i }));
     expect(await screen.findByRole('heading', { name: 'Ida Fenn' })).toBeTruthy();
+  });
+});
+
+describe('how I teach', () => {
+  it('is the studio’s until it is answered, can follow my classes, and be the studio’s again', async () => {
+    let account = ACCOUNT;
+    const { user, sent } = showScreen(<AccountScreen />, {
+      answers: {
+        'GET /account/taught': NOTHING_TAUGHT,
+        'GET /account': () => ({ json: account }),
+        'PUT /account/pace': (body) => {
+          account = { ...ACCOUNT, ...(body as Pick<Account, 'pace'>) };
+          return { status: 204 };
+        },
+      },
+    });
+    const part = within(await screen.findByRole('region', { name: 'How I teach' }));
+    expect(part.getByText(/forecast as the studio teaches/)).toBeTruthy();
+    expect(part.queryByRole('button', { name: 'As the studio teaches' })).toBeNull();
+    await user.selectOptions(part.getByLabelText('I count'), 'slower than most');
+    const last = () => sent.findLast(({ route }) => route === 'PUT /account/pace')?.body;
+    await waitFor(() =>
+      expect(last()).toMatchObject({ pace: { workFactor: 1.1, setUpFactor: 1, follows: false } }),
+    );
+    await user.click(await part.findByText('follows my classes'));
+    await waitFor(() => expect(last()).toMatchObject({ pace: { workFactor: 1.1, follows: true } }));
+    await user.click(part.getByRole('button', { name: 'As the studio teaches' }));
+    await waitFor(() => expect(last()).toEqual({ pace: null }));
   });
 });

@@ -17,6 +17,7 @@ import { PasswordField } from '../../parts/password-field.tsx';
 import { Failed, Loading } from '../../parts/states.tsx';
 import { PASSWORD_HINT } from '../sign-in/password-hint.ts';
 import { ROLE_WORDS } from '../studio/role-words.ts';
+import { OwnPacePart } from './own-pace-part.tsx';
 import { SecondFactor } from './second-factor.tsx';
 
 const Change = z.object({ password, next: newPassword });
@@ -66,6 +67,9 @@ export function Component() {
             }}
           />
         </div>
+      )}
+      {data.role === 'reader' ? null : (
+        <OwnPacePart account={data} reload={() => void account.mutate()} />
       )}
       <Sessions account={data} reload={() => void account.mutate()} />
     </div>

@@ -17,6 +17,8 @@ const PARTS = Array.from({ length: 10 }, (_, index): LoggedParts => {
   return { name: `Item ${index}`, wordsS, workS, isOpen: false, clockS: 0, taughtS };
 });
 
+const NEXT = { title: 'Evening mat', startsAt: '2026-12-01T18:00:00Z', nowS: 3000, thenS: 3120 };
+
 function Part() {
   const { data } = useStudio();
   return data ? <PacePart studio={data} isOwner /> : null;
@@ -28,7 +30,10 @@ function show(parts: LoggedParts[][]) {
     answers: {
       'GET /studio': () => ({ json: { ...STUDIO, pace } }),
       'GET /studio/taught': () => ({
-        json: { classes: parts.map((each) => ({ title: 'A', day: '2026-11-26', parts: each })) },
+        json: {
+          classes: parts.map((each) => ({ title: 'A', day: '2026-11-26', parts: each })),
+          next: NEXT,
+        },
       }),
       'PATCH /studio': (body) => {
         ({ pace } = body as StudioSettings);
@@ -47,6 +52,9 @@ describe('pace learned from classes', () => {
     expect(learned.getByText('Learned from 2 classes')).toBeTruthy();
     expect(learned.getByText(/^1[45]\d % in 2 classes, believed by \d\d %$/)).toBeTruthy();
     expect(learned.getByText(/^Left out.*Item 9, 15:00/)).toBeTruthy();
+    expect(learned.getByText(/Evening mat on Tuesday 1 December/).textContent).toContain(
+      '52:00 in place of 50:00, 2:00 longer',
+    );
     expect(sent.filter(({ route }) => route.startsWith('PATCH'))).toEqual([]);
     await user.click(learned.getByRole('button', { name: 'Use it' }));
     const patched = () => sent.find(({ route }) => route.startsWith('PATCH'));
