@@ -4,15 +4,17 @@ import type { Position, Posture } from '../movement/vocabulary.ts';
 import type { FullPose } from './full-pose.ts';
 import { fullPose } from './shapes/index.ts';
 
-const KNOWN = new WeakMap<Option, Partial<Record<Position, Posture | null>>>();
+const KNOWN = new WeakMap<Option, Map<Position, Posture | undefined>>();
 
 /** How exactly an option begins within its position, read off its first key pose; nothing where there is one way only. */
 export function postureOf(option: Option, position: Position): Posture | undefined {
-  const known = KNOWN.get(option) ?? {};
+  const known = KNOWN.get(option) ?? new Map<Position, Posture | undefined>();
+  if (known.has(position)) return known.get(position);
   KNOWN.set(option, known);
   const [first] = option.poses;
-  known[position] ??= first === undefined ? null : (read(fullPose(first), position) ?? null);
-  return known[position] ?? undefined;
+  const posture = first === undefined ? undefined : read(fullPose(first), position);
+  known.set(position, posture);
+  return posture;
 }
 
 /** Degrees of the knee from which it is folded up, and under which it counts as long. */

@@ -39,10 +39,18 @@ export function runsOf({ items }: Segment, brackets: readonly Bracket[] = []): R
 
 /** Every time that an item is done, in running order: what a class is, whatever its plan is written in. */
 export function occurrencesOf(plan: Plan): { segment: Segment; occurrences: Occurrence[] }[] {
+  if (!plan.brackets || plan.brackets.length === 0) return eachOnce(plan);
   const taken = new Set(plan.segments.flatMap(({ items }) => items.map(({ id }) => id)));
   return plan.segments.map((segment) => ({
     segment,
     occurrences: runsOf(segment, plan.brackets).flatMap((run) => goThrough(run, taken)),
+  }));
+}
+
+function eachOnce({ segments }: Plan): { segment: Segment; occurrences: Occurrence[] }[] {
+  return segments.map((segment) => ({
+    segment,
+    occurrences: segment.items.map((item) => ({ id: item.id, item })),
   }));
 }
 

@@ -3,10 +3,9 @@ import type { Dose } from '../../movement/dose.ts';
 import { optionOf, type Exercise, type Option } from '../../movement/exercise.ts';
 import { gearAfter, gearFor, type Gear } from '../../movement/gear.ts';
 import { keepsShape, propsHeld } from '../item-props.ts';
-import { occurrencesOf } from '../occurrences.ts';
-import { offeredOptions, type ExerciseItem, type Plan } from '../plan.ts';
+import type { Occurrence } from '../occurrences.ts';
+import { offeredOptions, type ExerciseItem } from '../plan.ts';
 import type { SchoolRules } from '../school.ts';
-import { rulesOf } from '../schools.ts';
 import { doseOf, shownOption } from '../usual.ts';
 import { variantsOf, type DoneVariant } from '../variants.ts';
 import { stanceOf, type Stance } from './stance.ts';
@@ -27,10 +26,12 @@ export interface Prepared {
 }
 
 /** Every time that an exercise is done, in turn; the machine stays set as the one before left it. */
-export function prepareItems(plan: Plan, catalogue: Catalogue): Prepared[] {
-  const school = rulesOf(plan.school);
+export function prepareItems(
+  done: readonly Occurrence[],
+  school: SchoolRules,
+  catalogue: Catalogue,
+): Prepared[] {
   let before: Stance | undefined;
-  const done = occurrencesOf(plan).flatMap(({ occurrences }) => occurrences);
   return done.flatMap(({ item }): Prepared[] => {
     if (item.kind === 'pause') return [];
     const prepared = prepareItem(item, catalogue.require(item.exercise), school, before);

@@ -1,9 +1,10 @@
 import { effortOf } from '../../body/load/option-load.ts';
 import type { Catalogue } from '../../movement/catalogue.ts';
-import type { Exercise, Option } from '../../movement/exercise.ts';
+import type { Option } from '../../movement/exercise.ts';
 import type { Position } from '../../movement/vocabulary.ts';
 import { occurrencesOf, type Pass } from '../occurrences.ts';
 import type { PauseItem, Plan } from '../plan.ts';
+import { rulesOf } from '../schools.ts';
 import { breathingOf, kindOfPace } from './breathing.ts';
 import { GEAR_SECONDS, type GearSeconds } from './gear-seconds.ts';
 import { likelyRange } from './likely-range.ts';
@@ -42,20 +43,26 @@ interface Walk {
  * The plan must have passed `checkPlan`. Pure: the same input gives the same seconds.
  */
 export function timePlan(plan: Plan, catalogue: Catalogue, context: TimingContext = {}): Timeline {
+  const done = occurrencesOf(plan);
   const walk: Walk = {
     atS: 0,
     plan,
     pace: paceIn(context.pace ?? STEADY_PACE, plan.style),
     context,
-    prepared: prepareItems(plan, catalogue),
+    prepared: prepareItems(
+      done.flatMap(({ occurrences }) => occurrences),
+      rulesOf(plan.school),
+      catalogue,
+    ),
     index: 0,
     met: new Set(),
     done: new Set(),
   };
-  const laidOut = occurrencesOf(plan).map(({ segment, occurrences }) => ({
+  const laidOut = done.map(({ segment, occurrences }) => ({
     segment,
     items: occurrences.map(({ id, item, pass }) => {
-      const of = { itemId: item.id, occurrenceId: id, segmentId: segment.id, ...passOf(pass) };
+      const of: Named = { itemId: item.id, occurrenceId: id, segmentId: segment.id };
+      if (pass) of.pass = passOf(pass);
       return item.kind === 'pause' ? layOutPause(item, of, walk) : layOutExercise(of, walk);
     }),
   }));
@@ -81,22 +88,25 @@ export function timePlan(plan: Plan, catalogue: Catalogue, context: TimingContex
 /** Whose time it is. */
 type Named = Pick<TimedItem, 'itemId' | 'occurrenceId' | 'segmentId' | 'pass'>;
 
-function passOf(pass: Pass | undefined): Pick<TimedItem, 'pass'> {
-  if (!pass) return {};
-  const { bracket, number, of, side } = pass;
-  return { pass: { bracketId: bracket.id, number, of, ...(side ? { side } : {}) } };
+function passOf({ bracket, number, of, side }: Pass): NonNullable<TimedItem['pass']> {
+  return { bracketId: bracket.id, number, of, ...(side ? { side } : {}) };
 }
 
 function layOutPause(item: PauseItem, named: Named, walk: Walk): TimedItem {
   dropChange(walk);
-  return place(walk, {
-    ...named,
+  const { itemId, occurrenceId, segmentId, pass } = named;
+  const timed: TimedItem = {
+    itemId,
+    occurrenceId,
+    segmentId,
     kind: 'pause',
     name: item.label,
     props: [],
     moves: [],
     effort: 0,
     spineLoad: 0,
+    startS: 0,
+    durationS: 0,
     parts: [
       {
         kind: 'pause',
@@ -107,7 +117,9 @@ function layOutPause(item: PauseItem, named: Named, walk: Walk): TimedItem {
         varies: 'clock',
       },
     ],
-  });
+  };
+  if (pass) timed.pass = pass;
+  return place(walk, timed);
 }
 
 function layOutExercise(named: Named, walk: Walk): TimedItem {
@@ -124,21 +136,30 @@ function layOutExercise(named: Named, walk: Walk): TimedItem {
     setUp(prepared, nearby, walk),
     spokenBefore(telling, walk.pace),
   ]);
-  const timed = place(walk, {
-    ...named,
+  // Fields that are not always there are set behind: a literal with many spreads costs more than all the rest.
+  const timed: TimedItem = {
+    itemId: named.itemId,
+    occurrenceId: named.occurrenceId,
+    segmentId: named.segmentId,
     kind: 'exercise',
     name: exercise.name,
     exercise: exercise.slug,
     option: option.number,
     tempo: kindOfPace(item, exercise, option),
-    ...(stance.side ? { side: stance.side } : {}),
     position: stance.position,
     endPosition: stance.endPosition,
-    ...(stance.posture ? { posture: stance.posture } : {}),
     props: stance.props,
-    ...bodyOf(exercise, option),
+    moves: option.moves ?? exercise.moves,
+    effort: effortOf(exercise, option),
+    spineLoad: option.spineLoad ?? exercise.spineLoad,
+    startS: 0,
+    durationS: 0,
     parts: [...before, ...work(prepared, telling, plan, walk), ...rest(item.restS)],
-  });
+  };
+  if (named.pass) timed.pass = named.pass;
+  if (stance.side) timed.side = stance.side;
+  if (stance.posture) timed.posture = stance.posture;
+  place(walk, timed);
   walk.index += 1;
   walk.met.add(stance.position).add(stance.endPosition);
   walk.done.add(exercise.slug);
@@ -187,25 +208,16 @@ function shorten(
   if (part.durationS === 0) item.parts.pop();
 }
 
-function bodyOf(exercise: Exercise, option: Option) {
-  return {
-    moves: option.moves ?? exercise.moves,
-    effort: effortOf(exercise, option),
-    spineLoad: option.spineLoad ?? exercise.spineLoad,
-  };
-}
-
 /** Gives every part its start and moves the clock on; parts that take no time fall away. */
-function place(walk: Walk, item: Omit<TimedItem, 'startS' | 'durationS'>): TimedItem {
-  const startS = walk.atS;
-  const parts: TimedPart[] = [];
-  for (const part of item.parts) {
-    if (part.durationS <= 0) continue;
+function place(walk: Walk, item: TimedItem): TimedItem {
+  item.startS = walk.atS;
+  item.parts = item.parts.filter((part) => {
     part.startS = walk.atS;
-    walk.atS += part.durationS;
-    parts.push(part);
-  }
-  return { ...item, parts, startS, durationS: walk.atS - startS };
+    walk.atS += Math.max(0, part.durationS);
+    return part.durationS > 0;
+  });
+  item.durationS = walk.atS - item.startS;
+  return item;
 }
 
 function setUp({ stance }: Prepared, nearby: Nearby, { pace, context }: Walk): LoosePart {
