@@ -49,7 +49,7 @@ test('what is seen in somebody is tried, shown beside the name, and stands in th
   await page.getByRole('button', { name: 'too hard, or tired' }).click();
   await expect(page.getByText('On when: the breath is easy.')).toBeVisible();
   await page.getByRole('button', { name: 'half as many' }).click();
-  await expect(pia).toContainText('fewer');
+  await expect(pia).toContainText('less');
 
   // A second device and the log see the same.
   await page.goto(`/classes/${id}/log`);

@@ -147,3 +147,12 @@ describe('what is tried for a sign', () => {
     expect(said.some((each) => words.some((word) => each.includes(word)))).toBe(true);
   });
 });
+
+describe('sayRemedy', () => {
+  it.each([
+    ['plank', 'half as long'],
+    ['clam', 'half as many'],
+  ])('says of %s what there is less of', (slug, words) =>
+    expect(sayRemedy({ kind: 'fewer' }, builtInCatalogue.require(slug))).toBe(words),
+  );
+});

@@ -64,7 +64,8 @@ export function lookAt(plan: Plan, catalogue: Catalogue, booked: ClassContext): 
     ...partFindings({
       plan,
       timeline,
-      fitPart: (itemIds, changeS) => fitRepairs(fit(timeline.totalS + changeS, itemIds)),
+      fitPart: (itemIds, changeS, lastsS) =>
+        fitRepairs(fit(timeline.totalS + changeS, itemIds), lastsS),
     }),
     ...told,
     ...roomFindings({ rules, options, props, attendees, versionsAtOnce: atOnce, rework }),

@@ -33,7 +33,7 @@ export function sayRemedy(remedy: Remedy, exercise: Exercise): string {
     case 'smaller':
       return 'half as far';
     case 'fewer':
-      return 'half as many';
+      return isBySeconds(exercise) ? 'half as long' : 'half as many';
     case 'more':
       return 'a few more, slower';
     case 'option':
@@ -43,6 +43,8 @@ export function sayRemedy(remedy: Remedy, exercise: Exercise): string {
   }
 }
 
+const isBySeconds = ({ dose }: Exercise) => dose.kind !== 'repetitions' && dose.kind !== 'breaths';
+
 /** In a word or two, on the person's name while it lasts; what another option is stands in its own place. */
 export function markRemedy(remedy: Remedy): string | undefined {
   switch (remedy.kind) {
@@ -51,7 +53,7 @@ export function markRemedy(remedy: Remedy): string | undefined {
     case 'smaller':
       return 'half way';
     case 'fewer':
-      return 'fewer';
+      return 'less';
     case 'more':
       return 'more';
     case 'rest':

@@ -41,7 +41,7 @@ export function markHow(how: How | undefined): string[] {
   return [
     ...how.aids.map((id) => aidOf(id).mark),
     ...(how.smaller ? ['half way'] : []),
-    ...(how.dose < 1 ? ['fewer'] : []),
+    ...(how.dose < 1 ? ['less'] : []),
   ];
 }
 

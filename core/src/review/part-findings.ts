@@ -3,6 +3,9 @@ import { showClock } from '../plan/show-time.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';
 import type { OpenFinding, Repair } from './rule.ts';
 
+/** The finding whose repairs take longer to find than a press of a key may take. */
+export const FITS_ITS_PART = 'fits-its-part';
+
 /** How far a part may be off: a forecast knows no better. Common practice. */
 const OFF = { leastS: 45, share: 0.15 } as const;
 
@@ -10,7 +13,7 @@ interface PartInput {
   plan: Plan;
   timeline: Pick<Timeline, 'segments'>;
   /** What would make the part with these items so many seconds longer, or shorter where negative. */
-  fitPart: (itemIds: ReadonlySet<string>, changeS: number) => readonly Repair[];
+  fitPart: (itemIds: ReadonlySet<string>, changeS: number, lastsS: number) => readonly Repair[];
 }
 
 /** Parts that last longer or shorter than they are meant to. */
@@ -22,7 +25,7 @@ export function partFindings({ plan, timeline, fitPart }: PartInput): OpenFindin
     if (Math.abs(overS) <= Math.max(OFF.leastS, OFF.share * targetS)) return [];
     return [
       {
-        rule: 'fits-its-part',
+        rule: FITS_ITS_PART,
         kind: 'shape',
         binding: false,
         statement: 'A part lasts as long as it is meant to.',
@@ -30,7 +33,7 @@ export function partFindings({ plan, timeline, fitPart }: PartInput): OpenFindin
         key: `part ${id}`,
         itemIds: items.map((item) => item.id),
         sentence: `${name} takes ${showClock(lasts)}, ${showClock(Math.abs(overS))} ${overS > 0 ? 'more' : 'less'} than the ${showClock(targetS)} it is meant to.`,
-        repairs: () => fitPart(new Set(items.map((item) => item.id)), -overS),
+        repairs: () => fitPart(new Set(items.map((item) => item.id)), -overS, lasts),
       },
     ];
   });

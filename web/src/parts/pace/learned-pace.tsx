@@ -55,8 +55,8 @@ export function LearnedPace({ from, pace, take, reset }: LearnedProps) {
           <li key={style} className="py-1">
             Led {STYLE_WORDS[style]}
             <ul className="pl-3">
-              <LearnedRow name="words and set-up, beside that" learned={own.words} />
-              <LearnedRow name="work, beside that" learned={own.work} />
+              <LearnedRow name="words and set-up, on top of that" learned={own.words} />
+              <LearnedRow name="work, on top of that" learned={own.work} />
             </ul>
           </li>
         ))}

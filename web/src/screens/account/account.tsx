@@ -51,27 +51,29 @@ export function Component() {
           with it.
         </p>
       ) : null}
-      {session.data?.studio.isDemo ? (
-        <p className="text-soft">
-          In a demo studio nobody has a password: it is yours as long as this device is signed in.
-        </p>
-      ) : (
-        <div className="flex flex-col gap-10">
-          <ChangePassword />
-          <SecondFactor
-            account={data}
-            isRequired={session.data?.studio.needsSecondFactor ?? false}
-            reload={() => {
-              void account.mutate();
-              void session.mutate();
-            }}
-          />
-        </div>
-      )}
+      <div className="flex flex-col gap-10">
+        {session.data?.studio.isDemo ? (
+          <p className="text-soft">
+            In a demo studio nobody has a password: it is yours as long as this device is signed in.
+          </p>
+        ) : (
+          <>
+            <ChangePassword />
+            <SecondFactor
+              account={data}
+              isRequired={session.data?.studio.needsSecondFactor ?? false}
+              reload={() => {
+                void account.mutate();
+                void session.mutate();
+              }}
+            />
+          </>
+        )}
+        <Sessions account={data} reload={() => void account.mutate()} />
+      </div>
       {data.role === 'reader' ? null : (
         <OwnPacePart account={data} reload={() => void account.mutate()} />
       )}
-      <Sessions account={data} reload={() => void account.mutate()} />
     </div>
   );
 }

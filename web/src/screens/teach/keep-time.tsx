@@ -131,6 +131,12 @@ function Undo({
   );
 }
 
+/** The same change of the same exercise is one offer, though it stands in the class more than once. */
+function eachOnce(ranked: readonly TimedFitEdit[]): TimedFitEdit[] {
+  const said = ranked.map(({ brief }) => brief);
+  return ranked.filter(({ brief }, at) => said.indexOf(brief) === at);
+}
+
 /** What can still change, best first; worked out beside the screen. */
 function useOffers(
   { lesson, run, now }: Omit<KeepTimeProps, 'planned'>,
@@ -152,7 +158,7 @@ function useOffers(
       .fit(plan, own, contextOf(lesson), totalS - offS, open)
       .then(
         ({ ranked }) => {
-          if (isWanted) setFound({ of, ranked: ranked.slice(0, OFFERED) });
+          if (isWanted) setFound({ of, ranked: eachOnce(ranked).slice(0, OFFERED) });
         },
         // Without an offer the class goes on as it is planned.
         () => undefined,

@@ -3,6 +3,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useLesson } from '../../../data/use-lesson.ts';
 import { useCatalogue } from '../../../data/catalogue.tsx';
+import { FITS_ITS_PART } from '@wrenfern/core/review/part-findings';
 import { FITS_THE_HOUR } from '@wrenfern/core/review/time-findings';
 import { fitRepairs } from '@wrenfern/core/fit/fit-repairs';
 import { useFit } from '../fit/use-fit.ts';
@@ -114,16 +115,30 @@ function useRepairs(finding: Finding): readonly Repair[] | undefined {
   const catalogue = useCatalogue();
   const { editor, mayEdit } = usePlanScreen();
   // A finding is made anew with each change of the plan: proven once for each.
-  const isAboutTime = finding.rule === FITS_THE_HOUR;
   const plan = useEditor((state) => state.plan);
-  const fit = useFit(plan, isAboutTime && mayEdit ? plan.targetS : undefined);
+  const part = usePartToFit(finding);
+  const isAboutTime = finding.rule === FITS_THE_HOUR || part !== undefined;
+  const wantedS = part ? part.classS : plan.targetS;
+  const fit = useFit(plan, isAboutTime && mayEdit ? wantedS : undefined, part?.open);
   const atOnce = useMemo(
     () =>
       mayEdit && !isAboutTime ? repairsIn(lesson, editor.getState().plan, catalogue, finding) : [],
     [mayEdit, isAboutTime, lesson, editor, catalogue, finding],
   );
   if (!isAboutTime || !mayEdit) return atOnce;
-  return fit && fitRepairs(fit);
+  return fit && fitRepairs(fit, part?.lastsS);
+}
+
+/** Of a part that lasts too long or too short: what it holds, and how long the class would be with it right. */
+function usePartToFit({ rule, itemIds }: Finding) {
+  const plan = useEditor((state) => state.plan);
+  const { timeline } = usePlanScreen().analysis;
+  const part = plan.segments.find(({ items }) => items.some(({ id }) => itemIds.includes(id)));
+  const open = useMemo(() => new Set(itemIds), [itemIds]);
+  if (rule !== FITS_ITS_PART || part?.targetS === undefined) return undefined;
+  const lasts = timeline.segments.find(({ segmentId }) => segmentId === part.id);
+  const lastsS = lasts?.durationS ?? 0;
+  return { open, lastsS, classS: timeline.totalS + part.targetS - lastsS };
 }
 
 /** One finding: what, why, and what would settle it, to the last word. */

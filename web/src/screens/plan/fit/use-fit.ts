@@ -10,9 +10,13 @@ import { useLesson } from '../../../data/use-lesson.ts';
 
 /**
  * What brings the class to a length, worked out beside the screen and again whenever the class changes; only the newest
- * answer counts. Undefined while it is looked for, and where no length is wanted.
+ * answer counts. Undefined while it is looked for, and where no length is wanted. With `open`, these items alone change.
  */
-export function useFit(plan: Plan, targetS: number | undefined): Fit | undefined {
+export function useFit(
+  plan: Plan,
+  targetS: number | undefined,
+  open?: ReadonlySet<string>,
+): Fit | undefined {
   const { lesson } = useLesson();
   const { own } = useKnownExercises();
   const [found, setFound] = useState<{ of: Plan; targetS: number; fit: Fit }>();
@@ -20,7 +24,7 @@ export function useFit(plan: Plan, targetS: number | undefined): Fit | undefined
     if (targetS === undefined) return undefined;
     let isWanted = true;
     searchWorker()
-      .fit(plan, own, contextOf(lesson), targetS)
+      .fit(plan, own, contextOf(lesson), targetS, open)
       .then(
         (fit) => {
           if (isWanted) setFound({ of: plan, targetS, fit });
@@ -32,6 +36,6 @@ export function useFit(plan: Plan, targetS: number | undefined): Fit | undefined
     return () => {
       isWanted = false;
     };
-  }, [plan, own, lesson, targetS]);
+  }, [plan, own, lesson, targetS, open]);
   return found?.of === plan && found.targetS === targetS ? found.fit : undefined;
 }
