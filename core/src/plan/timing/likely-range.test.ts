@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { makeCatalogue } from '../../testing/make-exercise.ts';
 import { makePlan } from '../../testing/make-plan.ts';
+import { playClass } from '../../testing/play-class.ts';
 import { timePlan } from './time-plan.ts';
-import type { Timeline } from './timeline.ts';
 
 const catalogue = makeCatalogue();
 const plan = makePlan([
@@ -11,47 +11,11 @@ const plan = makePlan([
   ['hug', 'final-rest', 'return-to-sitting'],
 ]);
 
-/** Standard normal numbers by Box and Muller (1958), from a seeded generator. */
-function normals(seed: number): () => number {
-  let state = seed;
-  const uniform = () => {
-    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-    return (state + 1) / 4294967297;
-  };
-  return () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
-}
-
-/**
- * Plays the class many times by the model's own spreads: how quick this teacher works and talks is drawn once a class,
- * each item's work and words once an item. (Breath open: half as much again and more.)
- */
-function play({ items }: Timeline, times: number): number[] {
-  const normal = normals(20261125);
-  return Array.from({ length: times }, () => {
-    const [works, talks, clock] = [normal(), normal(), normal()];
-    let total = 0;
-    for (const { parts } of items) {
-      const own = normal();
-      let wordsS = 0;
-      for (const { varies, durationS } of parts) {
-        if (varies === 'words') wordsS += durationS;
-        total += durationS;
-        if (varies === 'work') total += durationS * (0.1 * works + 0.35 * own);
-        else if (varies === 'open work') total += durationS * (0.25 * works + 0.4 * own);
-        else if (varies === 'words') total += durationS * 0.3 * talks;
-        else total += durationS * 0.03 * clock;
-      }
-      total += Math.sqrt(6 * wordsS) * normal();
-    }
-    return total;
-  }).sort((a, b) => a - b);
-}
-
 describe('likelyRange', () => {
   const timeline = timePlan({ ...plan, style: 'steady' }, catalogue);
 
   it('holds four in five of twenty thousand simulated classes', () => {
-    const totals = play(timeline, 20_000);
+    const totals = playClass(timeline, 20_000);
     const inside = totals.filter(
       (total) => total >= timeline.likely.lowS && total <= timeline.likely.highS,
     ).length;
@@ -60,7 +24,7 @@ describe('likelyRange', () => {
   });
 
   it('agrees with the 10th and 90th percentile of the simulation within 1 %', () => {
-    const totals = play(timeline, 20_000);
+    const totals = playClass(timeline, 20_000);
     const at = (share: number) => totals[Math.floor(share * totals.length)] ?? 0;
     expect(Math.abs(timeline.likely.lowS - at(0.1)) / timeline.totalS).toBeLessThan(0.01);
     expect(Math.abs(timeline.likely.highS - at(0.9)) / timeline.totalS).toBeLessThan(0.01);
