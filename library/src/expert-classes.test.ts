@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { analyse } from '@wrenfern/core/analyse';
-import { checkPlan } from '@wrenfern/core/plan/plan';
+import { checkPlan, exerciseItemsOf, type Plan } from '@wrenfern/core/plan/plan';
+import { groupOf } from '@wrenfern/core/review/group';
+import { orderPlan } from '@wrenfern/core/search/order-plan';
 import { EXPERT_CLASSES } from './expert-classes.ts';
 import { builtInCatalogue as catalogue } from './index.ts';
 
@@ -14,6 +16,34 @@ describe.each(EXPERT_CLASSES)('the review of $name', ({ plan, fair }) => {
 
   it('says nothing but what a careful teacher would call right or fair', () => {
     expect(told(plan).map(({ rule }) => rule)).toEqual(fair);
+  });
+});
+
+describe.each(EXPERT_CLASSES)('the order of $name', ({ plan, fair }) => {
+  const {
+    status,
+    gap,
+    moves,
+    plan: ordered,
+  } = orderPlan({
+    plan,
+    catalogue,
+    timing: {},
+    group: groupOf([], ''),
+  });
+
+  it('is proved, within 5 % of the best, and moves next to nothing', () => {
+    expect(status).toBe('proved best');
+    expect(gap).toBeLessThan(0.05);
+    expect(moves.length).toBeLessThanOrEqual(3);
+  });
+
+  it('is told nothing new, and a whole class begins and ends as it did', () => {
+    const names = (of: Plan) => exerciseItemsOf(of).map(({ exercise }) => exercise);
+    const ends = (of: Plan) => (plan.targetS > 720 ? [names(of)[0], names(of).at(-1)] : []);
+    expect(ends(ordered)).toEqual(ends(plan));
+    const unheard = told(ordered).filter(({ rule }) => !fair.includes(rule));
+    expect(unheard.map(({ sentence }) => sentence)).toEqual([]);
   });
 });
 

@@ -14,3 +14,13 @@ export function kindOfClass(plan: Plan): ClassKind {
   const slugs = new Set(exerciseItemsOf(plan).map(({ exercise }) => exercise));
   return slugs.size <= LESSON_EXERCISES ? 'lesson' : 'short set';
 }
+
+const LENGTH: readonly ClassKind[] = ['lesson', 'short set', 'class'];
+
+/** Whether a rule has anything to say in a class of this kind. */
+export function speaksIn(
+  { speaksFrom = 'short set' }: { speaksFrom?: ClassKind },
+  kind: ClassKind,
+): boolean {
+  return LENGTH.indexOf(kind) >= LENGTH.indexOf(speaksFrom);
+}

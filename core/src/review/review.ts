@@ -1,6 +1,6 @@
 import { applyEdit, type Edit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';
-import type { ClassKind } from './class-kind.ts';
+import { speaksIn } from './class-kind.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';
 import type { OpenFinding, Problem, Repair, Rule, RuleContext } from './rule.ts';
 import { ruleContext, type ContextInput } from './rule-context.ts';
@@ -41,12 +41,6 @@ export function reviewOrder(input: ReviewInput, context = ruleContext(input)): O
 /** What must hold before what should, and of each the order in which rules are told. */
 export function gravestFirst(found: readonly OpenFinding[]): OpenFinding[] {
   return [...found].sort((a, b) => Number(b.binding) - Number(a.binding));
-}
-
-const LENGTH: readonly ClassKind[] = ['lesson', 'short set', 'class'];
-
-function speaksIn({ speaksFrom = 'short set' }: Rule, kind: ClassKind): boolean {
-  return LENGTH.indexOf(kind) >= LENGTH.indexOf(speaksFrom);
 }
 
 /** Rules that say of one item that it is not ready for: the first that speaks, speaks for all. */

@@ -76,13 +76,15 @@ export interface Problem {
 export interface OrderWish {
   /** Which of the school's weights it is multiplied by, and where it is told. */
   cost: CostId;
+  /** The review never speaks of it; of others, only what it would tell of today's order is worth a move. */
+  isNeverTold?: true;
   /** Why `first` comes before `second`, wherever they stand: a constraint where the rule must hold. */
   comesFirst?: (first: Placeable, second: Placeable) => string | undefined;
   /** What it costs that `to` follows `from` at once; a pause between them takes it away. */
   neighbours?: (from: Worked, to: Worked, context: RuleContext, priceS: number) => number;
   /** Marks that an item leaves behind, and those it wants to find: `priceS` for each that is not there. */
   marks?: {
-    leaves: (worked: Worked) => readonly string[];
+    leaves: (worked: Worked, context: RuleContext) => readonly string[];
     wants: (worked: Worked, context: RuleContext) => readonly string[];
   };
   /** What standing at a share of the class costs: straight lines between points, by rising share. */

@@ -1,6 +1,7 @@
 import type { RuleContext } from '../review/rule.ts';
 import type { GearSeconds } from '../plan/timing/gear-seconds.ts';
 import { splitWishes, wishesOf } from './constraints.ts';
+import { NOTHING_FORGIVEN, type Forgiven } from './forgiven.ts';
 import { layOutUnits, type OrderLocks } from './lay-out-units.ts';
 import { pairCosts } from './pair-costs.ts';
 import { placeItems } from './place-items.ts';
@@ -10,16 +11,17 @@ import type { OrderProblem } from './problem.ts';
 export function buildProblem(
   context: RuleContext,
   locks: OrderLocks,
+  forgiven: Forgiven = NOTHING_FORGIVEN,
   gearSeconds?: GearSeconds,
 ): OrderProblem {
   const layout = layOutUnits(context, locks);
-  const placed = placeItems(context);
+  const placed = placeItems(context, forgiven);
   const ownS = placed.items.reduce((sum, item) => sum + item.ownS, 0);
   const pausesS = layout.pauses.flatMap((pauses) => [...pauses.values()]);
   return {
     ...placed,
     ...layout,
-    ...splitWishes(wishesOf(context), layout, context, locks.rulesBind ?? true),
+    ...splitWishes(wishesOf(context, forgiven), layout, context, locks.rulesBind ?? true),
     ...pairCosts(context, gearSeconds),
     totalS: Math.max(
       1,

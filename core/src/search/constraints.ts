@@ -3,6 +3,7 @@ import { STANDING_PRICE_S, type RuleContext } from '../review/rule.ts';
 import type { Layout } from './lay-out-units.ts';
 import type { SoftPrecedence } from './problem.ts';
 import { entryOf } from './entry.ts';
+import type { Forgiven } from './forgiven.ts';
 
 interface Wished {
   first: number;
@@ -12,10 +13,10 @@ interface Wished {
 }
 
 /** Every pair of which some rule says which comes first. */
-export function wishesOf({ worked, rules }: RuleContext): Wished[] {
+export function wishesOf({ worked, rules }: RuleContext, { pairs }: Forgiven): Wished[] {
   const tellers = rules.flatMap(({ rule, standing }) =>
     (rule.order ?? []).flatMap(({ cost, comesFirst }) =>
-      comesFirst ? [{ cost, standing, comesFirst }] : [],
+      comesFirst ? [{ id: rule.id, cost, standing, comesFirst }] : [],
     ),
   );
   return worked.flatMap((one, first) =>
@@ -23,7 +24,11 @@ export function wishesOf({ worked, rules }: RuleContext): Wished[] {
       first === second
         ? []
         : tellers
-            .filter(({ comesFirst }) => comesFirst(one, other) !== undefined)
+            .filter(
+              ({ id, comesFirst }) =>
+                comesFirst(one, other) !== undefined &&
+                !pairs.has(`${id} ${one.item.id} ${other.item.id}`),
+            )
             .map(({ cost, standing }) => ({ first, second, cost, standing })),
     ),
   );

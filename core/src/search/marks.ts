@@ -1,6 +1,7 @@
 import type { CostId } from '../plan/school.ts';
 import { STANDING_PRICE_S, type RuleContext, type Worked } from '../review/rule.ts';
 import { entryOf } from './entry.ts';
+import type { Forgiven } from './forgiven.ts';
 
 /** A set of marks, in two words of bits. */
 export interface Bits {
@@ -28,7 +29,7 @@ export interface Marked {
 const WORD = 31;
 
 /** Gathers the marks that rules speak of. Only those that some item wants are counted. */
-export function markItems(context: RuleContext): Marked {
+export function markItems(context: RuleContext, forgiven: Forgiven): Marked {
   const { worked, rules, school } = context;
   const marks: Mark[] = [];
   const found = worked.map(() => ({ leaves: NO_BITS, wants: NO_BITS }));
@@ -36,7 +37,11 @@ export function markItems(context: RuleContext): Marked {
     for (const { cost, marks: told } of rule.order ?? []) {
       const costS = STANDING_PRICE_S[standing] * school.weights[cost];
       if (!told || costS === 0) continue;
-      const wanted = worked.map((each) => told.wants(each, context));
+      const wanted = worked.map((each) =>
+        told
+          .wants(each, context)
+          .filter((name) => !forgiven.marks.has(`${rule.id} ${each.item.id} ${name}`)),
+      );
       const bitOf = new Map<string, Bits>();
       for (const name of new Set(wanted.flat())) {
         bitOf.set(name, bit(marks.length));
@@ -47,7 +52,7 @@ export function markItems(context: RuleContext): Marked {
       worked.forEach((each: Worked, index) => {
         const before = found[index];
         if (!before) return;
-        before.leaves = union(before.leaves, bitsOf(told.leaves(each)));
+        before.leaves = union(before.leaves, bitsOf(told.leaves(each, context)));
         before.wants = union(before.wants, bitsOf(entryOf(wanted, index)));
       });
     }

@@ -5,9 +5,13 @@ import { applyEdit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';
 import { COST_IDS, type CostId } from '../plan/school.ts';
 import { timePlan, type TimingContext } from '../plan/timing/time-plan.ts';
+import { teachesAwareness } from '../movement/exercise.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import { together } from '../review/repairs.ts';
-import type { Rule } from '../review/rule.ts';
+import { kindOfClass, speaksIn } from '../review/class-kind.ts';
+import { findingId } from '../review/finding-list.ts';
+import { reviewOrder } from '../review/review.ts';
+import type { Rule, RuleContext } from '../review/rule.ts';
 import { ruleContext } from '../review/rule-context.ts';
 import { RULES } from '../review/rules.ts';
 import type { Group } from '../review/group.ts';
@@ -15,9 +19,10 @@ import { lowerBound } from './bound.ts';
 import { buildProblem } from './build-problem.ts';
 import type { OrderLocks } from './lay-out-units.ts';
 import { searchSubsets } from './exact.ts';
+import { forgivenIn, type Forgiven } from './forgiven.ts';
 import { improve, keepingConstraints } from './improve.ts';
 import { movesBetween, reorder, type Move } from './moves.ts';
-import { nearToday } from './near-today.ts';
+import { nearToday, stepsBack } from './near-today.ts';
 import type { OrderProblem, ScoredOrder } from './problem.ts';
 import { scoreOrder, type OrderScore } from './score-order.ts';
 import { entryOf } from './entry.ts';
@@ -53,6 +58,10 @@ const NO_LOCKS: OrderLocks = { pinned: new Set(), joined: new Set(), partsStay: 
 
 /** Gains smaller than this, in seconds-equivalent, are not worth a move. */
 const WORTH_S = 0.5;
+/** What a row has to gain before anybody moves it. Common practice. */
+const WORTH_A_MOVE_S = 8;
+/** A lesson goes its own way: shown, in parts, whole. */
+const WORTH_IN_LESSON_S = 60;
 /** Costs are seconds: what is nearer than this to the bound is best. */
 const TO_THE_SECOND_S = 1;
 
@@ -82,8 +91,10 @@ export interface OrderMove {
 
 export interface OrderResult {
   status: 'proved best' | 'within';
-  /** How far the best can be from the optimum at most, as a share of its cost; 0 when proved. */
+  /** How far the best that was found can be from the optimum at most, as a share of its cost; 0 when proved. */
   gap: number;
+  /** What the proposal leaves of it: moves that gain less than they are worth, or that the review would speak against. */
+  leftS: number;
   lowerBoundS: number;
   nowS: number;
   /** How many constraints today's order breaks: rules that must hold and could. */
@@ -114,22 +125,54 @@ function nothingFound(): never {
   throw new Error('an order without constraints is always possible');
 }
 
-function problemOf(input: OrderInput, plan: Plan, rulesBind: boolean): OrderProblem {
+function contextOf(input: OrderInput, plan: Plan): RuleContext {
   const { catalogue, timing, group } = input;
   const timeline = timePlan(plan, catalogue, timing);
-  const { familiar, gearSeconds } = timing;
-  const context = ruleContext({
-    plan,
-    catalogue,
-    timeline,
-    group,
-    familiar,
-    rules: input.rules ?? RULES,
-  });
+  const { familiar } = timing;
+  return ruleContext({ plan, catalogue, timeline, group, familiar, rules: input.rules ?? RULES });
+}
+
+function problemOf(input: OrderInput, plan: Plan, rulesBind: boolean): OrderProblem {
+  const context = contextOf(input, plan);
+  // What has nothing to say of a lesson does not put one in order either.
+  const heard = context.rules.filter(({ rule }) => speaksIn(rule, context.kind));
   const locks = { ...NO_LOCKS, ...input.locks, rulesBind };
+  const pinned = new Set([...locks.pinned, ...softEnds(context)]);
   // What is done at one place can't go to the other.
   const stays = locks.partsStay || isMixed(plan);
-  return buildProblem(context, { ...locks, partsStay: stays }, gearSeconds);
+  const forgiven = forgivenOf(
+    input,
+    plan === input.plan ? { ...context, rules: heard } : undefined,
+  );
+  return buildProblem(
+    { ...context, rules: heard },
+    { ...locks, pinned, partsStay: stays },
+    forgiven,
+    input.timing.gearSeconds,
+  );
+}
+
+/** Effort up to which something arrives or closes. */
+const SOFT = 2;
+
+/** The class begins and ends as it is meant to: nothing soft at its ends goes anywhere else. */
+function softEnds({ worked }: RuleContext): string[] {
+  const [first, last] = [worked[0], worked.at(-1)];
+  if (!first || !last || worked.length < 3) return [];
+  const ends = [...(teachesAwareness(first.exercise) ? [first] : []), last];
+  return ends.filter(({ timed }) => timed.effort <= SOFT).map(({ item }) => item.id);
+}
+
+/** Worked out once, in the order of today: what is moved by a proposal is measured by the same. */
+const FORGIVEN = new WeakMap<OrderInput, Forgiven>();
+
+function forgivenOf(input: OrderInput, today: RuleContext | undefined): Forgiven {
+  const known = FORGIVEN.get(input);
+  if (known) return known;
+  if (!today) throw new Error('what is forgiven is worked out for the order of today first');
+  const forgiven = forgivenIn(today);
+  FORGIVEN.set(input, forgiven);
+  return forgiven;
 }
 
 /** Undefined where no order keeps every constraint. */
@@ -218,20 +261,23 @@ function conclude(
   { bound, states, seed, rulesBind }: SearchEnd,
 ): OrderResult {
   const { plan } = input;
-  const isBetter = found.costS < now.costS - WORTH_S || now.breaks > 0;
+  const worthS = kindOfClass(plan) === 'lesson' ? WORTH_IN_LESSON_S : WORTH_A_MOVE_S;
+  const isBetter = found.costS < now.costS - worthS || now.breaks > 0;
   const today = problem.stretches.flat();
   const units =
     isBetter && Number.isFinite(found.costS)
-      ? nearToday(problem, found, today, WORTH_S).units
+      ? withoutNewFindings(input, problem, nearToday(problem, found, today, worthS))
       : today;
   const best = scoreOrder(problem, units);
   const target = isBetter ? reorder(plan, idsInOrder(plan, problem, units)) : plan;
   const moves = movesBetween(plan, target, input.locks?.pinned);
-  const missing = Math.max(0, best.costS - bound);
-  const gap = missing < TO_THE_SECOND_S ? 0 : missing / Math.max(1, best.costS);
+  const foundS = Math.min(found.costS, best.costS);
+  const missing = Math.max(0, foundS - bound);
+  const gap = missing < TO_THE_SECOND_S ? 0 : missing / Math.max(1, foundS);
   return {
     status: gap === 0 ? 'proved best' : 'within',
     gap,
+    leftS: best.costS - foundS,
     lowerBoundS: Math.min(bound, best.costS),
     nowS: now.costS,
     brokenNow: now.breaks,
@@ -243,6 +289,43 @@ function conclude(
     moves: moves.map((move) => explainMove(input, now, move, rulesBind)),
     states,
     seed,
+  };
+}
+
+/** Steps back towards today's order until the review tells nothing that it does not tell of that. */
+function withoutNewFindings(
+  input: OrderInput,
+  problem: OrderProblem,
+  found: ScoredOrder,
+): readonly number[] {
+  const today = problem.stretches.flat();
+  const before = findingsOf(input, input.plan);
+  const isWelcome = ({ units }: ScoredOrder) => {
+    const after = findingsOf(input, reorder(input.plan, idsInOrder(input.plan, problem, units)));
+    if (after.gravity !== before.gravity) return after.gravity < before.gravity;
+    return [...after.ids].every((id) => before.ids.has(id));
+  };
+  let order = found;
+  for (let left = today.length; left > 0 && !isWelcome(order); left -= 1) {
+    const steps = stepsBack(problem, order, today);
+    const next = steps.find(isWelcome) ?? steps[0];
+    if (!next) return today;
+    order = next;
+  }
+  return order.units;
+}
+
+/** How much more a rule weighs that must hold. */
+const BINDING = 10;
+
+function findingsOf(input: OrderInput, plan: Plan): { ids: Set<string>; gravity: number } {
+  const context = contextOf(input, plan);
+  const { catalogue, timeline, group } = context;
+  const retime = (edited: Plan) => timePlan(edited, catalogue, input.timing);
+  const found = reviewOrder({ plan, catalogue, timeline, group, retime }, context);
+  return {
+    ids: new Set(found.map(findingId)),
+    gravity: found.reduce((sum, { binding }) => sum + (binding ? BINDING : 1), 0),
   };
 }
 

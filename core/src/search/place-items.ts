@@ -2,6 +2,7 @@ import { secondsOf } from '../plan/timing/timeline.ts';
 import type { RuleContext, Worked } from '../review/rule.ts';
 import { swellBand, swellCurve } from '../review/swell.ts';
 import { addCurves, FLAT, scaleCurve } from './curve.ts';
+import type { Forgiven } from './forgiven.ts';
 import { markItems, NO_BITS } from './marks.ts';
 import type { OrderProblem, PlacedItem } from './problem.ts';
 import { entryOf } from './entry.ts';
@@ -10,8 +11,11 @@ import { entryOf } from './entry.ts';
 const MOST_THINGS = 31;
 
 /** Every item of the class as what its place depends on, with the prices of marks and things. */
-export function placeItems(context: RuleContext): Pick<OrderProblem, 'items' | 'marks' | 'things'> {
-  const { marks, leaves, wants } = markItems(context);
+export function placeItems(
+  context: RuleContext,
+  forgiven: Forgiven,
+): Pick<OrderProblem, 'items' | 'marks' | 'things'> {
+  const { marks, leaves, wants } = markItems(context, forgiven);
   const { things, thingBits } = thingsOf(context);
   const curvesOf = createCurves(context);
   // What is done again on the other side or in another round goes wherever its first time goes.
@@ -42,13 +46,23 @@ function effortIn({ exercise, timed }: Worked): number {
 }
 
 function createCurves(context: RuleContext): (worked: Worked) => PlacedItem['curves'] {
-  const { school, rules } = context;
+  const { school, rules, kind } = context;
   const band = swellBand(school);
+  // Letting go is welcome between efforts: it can be too much early, and never too little.
+  const eased = band.map((point) => ({ ...point, low: 0 }));
   return (worked) => [
-    {
-      cost: 'effort',
-      curve: scaleCurve(swellCurve(band, effortIn(worked)), school.weights.effort),
-    },
+    // A lesson and a short set have no swell.
+    ...(kind === 'class'
+      ? [
+          {
+            cost: 'effort' as const,
+            curve: scaleCurve(
+              swellCurve(worked.exercise.family === 'release' ? eased : band, effortIn(worked)),
+              school.weights.effort,
+            ),
+          },
+        ]
+      : []),
     ...rules.flatMap(({ rule }) =>
       (rule.order ?? []).flatMap(({ cost, place }) => {
         const points = place?.(worked, context) ?? [];

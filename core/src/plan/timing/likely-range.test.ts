@@ -3,6 +3,7 @@ import { makeCatalogue } from '../../testing/make-exercise.ts';
 import { makePlan } from '../../testing/make-plan.ts';
 import { playClass } from '../../testing/play-class.ts';
 import { timePlan } from './time-plan.ts';
+import type { Timeline } from './timeline.ts';
 
 const catalogue = makeCatalogue();
 const plan = makePlan([

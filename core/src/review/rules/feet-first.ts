@@ -33,6 +33,18 @@ export const feetFirst: Rule = {
   why: 'Pressing with the feet on heavy springs wakes the whole body lying, and shows how the carriage moves.',
   usually: 'must',
   speaksFrom: 'class',
+  order: [
+    {
+      cost: 'sequence',
+      marks: {
+        leaves: (worked) => (isFootwork(worked) ? ['feet'] : []),
+        wants: (worked, { plan, worked: all }) =>
+          plan.machine === 'reformer' && wantsFeetFirst(worked) && all.some(isFootwork)
+            ? ['feet']
+            : [],
+      },
+    },
+  ],
   find(context) {
     if (context.plan.machine !== 'reformer') return [];
     const early = context.worked.find(wantsFeetFirst);

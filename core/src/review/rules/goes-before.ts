@@ -12,6 +12,7 @@ export const goesBefore: Rule = {
   order: [
     {
       cost: 'sequence',
+      isNeverTold: true,
       comesFirst: ({ exercise: first }, { exercise: second }) =>
         first.goesBefore.includes(second.slug) && !second.goesBefore.includes(first.slug)
           ? `${first.name} goes well before ${second.name}`

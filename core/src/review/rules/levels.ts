@@ -1,10 +1,13 @@
 import { leaveOut, moveBeforeEach } from '../repairs.ts';
-import type { Problem, Rule, Worked } from '../rule.ts';
+import type { Placeable, Problem, Rule } from '../rule.ts';
 
-const lies = ({ timed }: Worked) => timed.position === 'supine' || timed.position === 'prone';
+const lies = ({ timed }: Placeable) => timed.position === 'supine' || timed.position === 'prone';
 /** What is done standing before the machine, with all together, is no way down from it. */
-const standsOnIt = ({ timed, exercise }: Worked) =>
+const standsOnIt = ({ timed, exercise }: Placeable) =>
   timed.position === 'standing' && exercise.machine === 'reformer';
+
+const isLow = (each: Placeable) => lies(each) || each.timed.position === 'kneeling';
+const works = ({ exercise }: Placeable) => exercise.family !== 'release';
 
 export const levels: Rule = {
   id: 'levels',
@@ -13,13 +16,20 @@ export const levels: Rule = {
   kind: 'flow',
   why: 'Down and up again costs a minute each time, with everybody stepping over the well.',
   usually: 'should',
+  order: [
+    {
+      cost: 'moves',
+      comesFirst: (first, second) =>
+        standsOnIt(second) && first.exercise.machine === 'reformer' && isLow(first) && works(first)
+          ? `${second.exercise.name} stands, and nobody goes down again for ${first.exercise.name}`
+          : undefined,
+    },
+  ],
   find(context) {
     if (context.plan.machine !== 'reformer') return [];
     const stands = context.worked.find(standsOnIt);
     if (!stands) return [];
-    const again = context.worked.find(
-      (each) => each.at > stands.at && lies(each) && each.exercise.family !== 'release',
-    );
+    const again = context.worked.find((each) => each.at > stands.at && lies(each) && works(each));
     if (!again) return [];
     const problem: Problem = {
       key: again.item.id,

@@ -26,16 +26,13 @@ export const needBeforeUse: Rule = {
     {
       cost: 'needs',
       marks: {
-        leaves: ({ exercise }) =>
-          exercise.teaches.flatMap(({ foundation, depth }) =>
-            DEPTHS_TAUGHT.filter((taught) => taught <= depth).map(
-              (taught) => `${foundation} ${taught}`,
-            ),
+        leaves: (worked, { worked: all, group }) =>
+          all.flatMap((later) =>
+            deepNeeds(later, group)
+              .filter((need) => teachesFor(worked.exercise, need) || isLike(worked, later))
+              .map((need) => markOf(later, need)),
           ),
-        wants: ({ exercise }, { group }) =>
-          unheldNeeds(exercise, group).map(
-            ({ foundation, depth }) => `${foundation} ${taughtDepthFor(depth)}`,
-          ),
+        wants: (worked, { group }) => deepNeeds(worked, group).map((need) => markOf(worked, need)),
       },
     },
   ],
@@ -58,14 +55,10 @@ export const needBeforeUse: Rule = {
     const problems: Problem[] = [];
     context.worked.forEach((worked, index) => {
       const before = context.worked.slice(0, index);
-      const [need] = worked.exercise.needs.filter(
-        ({ foundation, depth }) =>
-          depth >= DEEP &&
-          foundation !== 'breath' &&
-          (taught.get(foundation) ?? 0) < taughtDepthFor(depth) &&
-          !context.group.holds(foundation, depth),
+      const [need] = deepNeeds(worked, context.group).filter(
+        ({ foundation, depth }) => (taught.get(foundation) ?? 0) < taughtDepthFor(depth),
       );
-      if (need && !isEased(worked) && !before.some((each) => isLike(each, worked))) {
+      if (need && !before.some((each) => isLike(each, worked))) {
         problems.push(unmet(context, worked, need.foundation, need.depth));
         // Told once: what teaches it here teaches it for all behind.
         taught.set(need.foundation, need.depth);
@@ -82,6 +75,18 @@ type Need = Exercise['needs'][number];
 
 /** What has only been met is nothing to wait for. Common practice. */
 const DEEP = 2;
+
+/** What an exercise needs to be practised before it, but for what everybody who comes holds. */
+function deepNeeds(worked: Worked, group: Group): Need[] {
+  if (isEased(worked)) return [];
+  return worked.exercise.needs.filter(
+    ({ foundation, depth }) =>
+      depth >= DEEP && foundation !== 'breath' && !group.holds(foundation, depth),
+  );
+}
+
+/** What teaches a need differs by who has it: work of the same kind or in the same place does. */
+const markOf = ({ exercise }: Worked, { foundation }: Need) => `${exercise.slug} ${foundation}`;
 
 /** Letting go, and the first rung of a ladder, are where it is learned. */
 function isEased({ exercise, option }: Worked): boolean {

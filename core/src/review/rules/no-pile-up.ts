@@ -15,6 +15,15 @@ function primeMover({ exercise }: Pick<Worked, 'exercise'>): string | undefined 
   return exercise.family === 'release' || exercise.family === 'awareness' ? undefined : first;
 }
 
+function tiresTheSame(from: Worked, to: Worked): boolean {
+  return (
+    primeMover(from) !== undefined &&
+    primeMover(from) === primeMover(to) &&
+    from.exercise.slug !== to.exercise.slug &&
+    Math.min(from.timed.effort, to.timed.effort) >= HARD
+  );
+}
+
 export const noPileUp: Rule = {
   id: 'no-pile-up',
   name: 'No pile-up on one muscle',
@@ -26,8 +35,7 @@ export const noPileUp: Rule = {
   order: [
     {
       cost: 'pile-up',
-      neighbours: (from, to) =>
-        primeMover(from) !== undefined && primeMover(from) === primeMover(to) ? PAIR_S : 0,
+      neighbours: (from, to) => (tiresTheSame(from, to) ? PAIR_S : 0),
     },
   ],
   find(context) {

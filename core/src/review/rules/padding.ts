@@ -16,6 +16,9 @@ function mostOf({ exercise, dose }: Worked, { timeline }: RuleContext): number {
   return exercise.family === 'awareness' && dose.kind === 'free' ? SCAN_S : Infinity;
 }
 
+/** Not the other side, nor a round of it. */
+const isPlain = ({ item, dose }: Worked) => item.bracket === undefined && dose.sides === 'none';
+
 export const padding: Rule = {
   id: 'padding',
   name: 'No padding',
@@ -25,6 +28,16 @@ export const padding: Rule = {
   why: 'A class is brought to its length by a round or an exercise more, not by waiting.',
   usually: 'should',
   speaksFrom: 'class',
+  order: [
+    {
+      cost: 'sequence',
+      // Resting twice in a row is waiting.
+      neighbours: (from, to, _context, priceS) =>
+        from.exercise.slug === to.exercise.slug && from.exercise.family === 'release' && isPlain(to)
+          ? priceS
+          : 0,
+    },
+  ],
   find: (context) =>
     context.worked.flatMap((worked): Problem[] => {
       const mostS = mostOf(worked, context);

@@ -13,6 +13,11 @@ const MOST_SPARING_S = 120;
 /** A break in the middle of four minutes is worth a change of position. */
 const MINUTE_ON_HANDS_S = 4;
 
+/** Two that work for no longer than this together leave the wrists half of what they bear. */
+const FREE_S = 120;
+
+const workS = ({ timed }: Worked) => secondsOf(timed, 'work');
+
 export const wristRest: Rule = {
   id: 'wrist-rest',
   name: 'Rest for the wrists',
@@ -26,7 +31,7 @@ export const wristRest: Rule = {
       cost: 'wrists',
       neighbours: (from, to) =>
         onHands(from) && onHands(to)
-          ? ((from.timed.durationS + to.timed.durationS) / 60) * MINUTE_ON_HANDS_S
+          ? (Math.max(0, workS(from) + workS(to) - FREE_S) / 60) * MINUTE_ON_HANDS_S
           : 0,
     },
   ],

@@ -186,7 +186,7 @@ function Found({
 
 /** What was found, and how sure it is that nothing is better. */
 function Verdict({ result }: { result: OrderResult }) {
-  const { moves, gap, nowS, bestS, brokenNow } = result;
+  const { moves, gap, leftS, nowS, bestS, brokenNow } = result;
   const isProved = result.status === 'proved best';
   const nothing = isProved ? 'Nothing to gain' : 'No better order was found';
   return (
@@ -198,7 +198,9 @@ function Verdict({ result }: { result: OrderResult }) {
       </p>
       <p>
         {isProved
-          ? 'Proved best: no other order costs a second less.'
+          ? leftS < 1
+            ? 'Proved best: no other order costs a second less.'
+            : 'Proved best, but for rows whose move would gain less than it is worth.'
           : `Too many orders to look at all of them: it is within ${(gap * 100).toFixed(1)} % of the best.`}
         {brokenNow > 0 ? ` Today's order breaks ${brokenNow} that must hold and could.` : ''}
       </p>
