@@ -1,5 +1,7 @@
 import { groupOf } from '@wrenfern/core/review/group';
+import { showClock } from '@wrenfern/core/plan/show-time';
 import { COST_WORDS } from '@wrenfern/core/search/cost-words';
+import { gathersOf, type Gather } from '@wrenfern/core/search/gathers';
 import { orderPlan, type OrderResult } from '@wrenfern/core/search/order-plan';
 import type { Person } from '@wrenfern/core/people/person';
 import type { Plan } from '@wrenfern/core/plan/plan';
@@ -19,7 +21,7 @@ interface OrderWishes {
 
 /** The best running order in words, or as data. */
 export function order({ plan, people, day, seed, isAcross, isJson }: OrderWishes): string {
-  const result = orderPlan({
+  const input = {
     plan,
     catalogue: builtInCatalogue,
     timing: {},
@@ -27,11 +29,16 @@ export function order({ plan, people, day, seed, isAcross, isJson }: OrderWishes
       people.map((person) => ({ person })),
       day,
     ),
-    locks: { partsStay: !isAcross },
-    seed,
-  });
-  return isJson ? JSON.stringify(result, null, 2) : tell(plan, result);
+  };
+  const result = orderPlan({ ...input, locks: { partsStay: !isAcross }, seed });
+  const gathers = gathersOf(input);
+  return isJson
+    ? JSON.stringify({ ...result, gathers }, null, 2)
+    : [...gathers.map(sayGather), tell(plan, result)].join('\n');
 }
+
+const sayGather = ({ label, savesS }: Gather) =>
+  `To gather first: ${label}, saves ${showClock(savesS)}`;
 
 function tell(plan: Plan, result: OrderResult): string {
   const how =

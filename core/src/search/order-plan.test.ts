@@ -8,10 +8,10 @@ import { makeCatalogue, makeExercise } from '../testing/make-exercise.ts';
 import { makePlan } from '../testing/make-plan.ts';
 import { groupOf } from '../review/group.ts';
 import { movedItems, movesBetween } from './moves.ts';
-import { orderPlan, searchOrder, type OrderInput } from './order-plan.ts';
+import { orderPlan, searchOrder, type SearchInput } from './order-plan.ts';
 
 const NOBODY = groupOf([], '2026-11-25');
-const inputOf = ({ plan, catalogue, familiar }: RandomClass): OrderInput => ({
+const inputOf = ({ plan, catalogue, familiar }: RandomClass): SearchInput => ({
   plan,
   catalogue,
   timing: { familiar },
@@ -165,7 +165,7 @@ describe('locks', () => {
     ['fold', 'curl', 'breathe', 'tilt'],
     ['twist', 'side-reach', 'lift', 'hug'],
   ]);
-  const order = (locks: OrderInput['locks'], of = plan) =>
+  const order = (locks: SearchInput['locks'], of = plan) =>
     orderPlan({ plan: of, catalogue, timing: {}, group: NOBODY, ...(locks ? { locks } : {}) }).plan;
 
   it('keeps items in their parts, unless they may leave them', () => {

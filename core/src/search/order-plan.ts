@@ -4,17 +4,10 @@ import type { Edit } from '../plan/edits.ts';
 import { applyEdit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';
 import { COST_IDS, type CostId } from '../plan/school.ts';
-import { timePlan, type TimingContext } from '../plan/timing/time-plan.ts';
 import { teachesAwareness } from '../movement/exercise.ts';
-import type { Catalogue } from '../movement/catalogue.ts';
 import { together } from '../review/repairs.ts';
 import { kindOfClass, speaksIn } from '../review/class-kind.ts';
-import { findingId } from '../review/finding-list.ts';
-import { reviewOrder } from '../review/review.ts';
-import type { Rule, RuleContext } from '../review/rule.ts';
-import { ruleContext } from '../review/rule-context.ts';
-import { RULES } from '../review/rules.ts';
-import type { Group } from '../review/group.ts';
+import type { RuleContext } from '../review/rule.ts';
 import { lowerBound } from './bound.ts';
 import { buildProblem } from './build-problem.ts';
 import type { OrderLocks } from './lay-out-units.ts';
@@ -22,19 +15,15 @@ import { searchSubsets } from './exact.ts';
 import { forgivenIn, type Forgiven } from './forgiven.ts';
 import { improve, keepingConstraints } from './improve.ts';
 import { movesBetween, reorder, type Move } from './moves.ts';
+import { contextOf, isNoWorse, toldOf, type OrderInput } from './order-input.ts';
 import { nearToday, stepsBack } from './near-today.ts';
 import type { OrderProblem, ScoredOrder } from './problem.ts';
 import { scoreOrder, type OrderScore } from './score-order.ts';
 import { entryOf } from './entry.ts';
 
-export interface OrderInput {
-  plan: Plan;
-  catalogue: Catalogue;
-  timing: TimingContext;
-  group: Group;
+/** What is to be put in order, what must stay, and how long it is looked for. */
+export interface SearchInput extends OrderInput {
   locks?: Partial<OrderLocks>;
-  /** All that there are when left out. */
-  rules?: readonly Rule[];
   /** The same seed gives the same result. */
   seed?: number;
   effort?: Partial<SearchEffort>;
@@ -115,7 +104,7 @@ export interface OrderResult {
  * The best running order that can be found: a good start by local search, then every set of items that
  * can matter; where these are too many, further local search beside a lower bound. Yields progress.
  */
-export function* searchOrder(input: OrderInput): Generator<OrderProgress, OrderResult> {
+export function* searchOrder(input: SearchInput): Generator<OrderProgress, OrderResult> {
   const bound = yield* searchWith(input, true);
   // Locks can leave no order that keeps every rule; then the rules only cost.
   return bound ?? (yield* searchWith(input, false)) ?? nothingFound();
@@ -125,14 +114,7 @@ function nothingFound(): never {
   throw new Error('an order without constraints is always possible');
 }
 
-function contextOf(input: OrderInput, plan: Plan): RuleContext {
-  const { catalogue, timing, group } = input;
-  const timeline = timePlan(plan, catalogue, timing);
-  const { familiar } = timing;
-  return ruleContext({ plan, catalogue, timeline, group, familiar, rules: input.rules ?? RULES });
-}
-
-function problemOf(input: OrderInput, plan: Plan, rulesBind: boolean): OrderProblem {
+function problemOf(input: SearchInput, plan: Plan, rulesBind: boolean): OrderProblem {
   const context = contextOf(input, plan);
   // What has nothing to say of a lesson does not put one in order either.
   const heard = context.rules.filter(({ rule }) => speaksIn(rule, context.kind));
@@ -164,9 +146,9 @@ function softEnds({ worked }: RuleContext): string[] {
 }
 
 /** Worked out once, in the order of today: what is moved by a proposal is measured by the same. */
-const FORGIVEN = new WeakMap<OrderInput, Forgiven>();
+const FORGIVEN = new WeakMap<SearchInput, Forgiven>();
 
-function forgivenOf(input: OrderInput, today: RuleContext | undefined): Forgiven {
+function forgivenOf(input: SearchInput, today: RuleContext | undefined): Forgiven {
   const known = FORGIVEN.get(input);
   if (known) return known;
   if (!today) throw new Error('what is forgiven is worked out for the order of today first');
@@ -177,7 +159,7 @@ function forgivenOf(input: OrderInput, today: RuleContext | undefined): Forgiven
 
 /** Undefined where no order keeps every constraint. */
 function* searchWith(
-  input: OrderInput,
+  input: SearchInput,
   rulesBind: boolean,
 ): Generator<OrderProgress, OrderResult | undefined> {
   const seed = input.seed ?? 1;
@@ -233,7 +215,7 @@ function* searchWith(
 }
 
 /** The search run to its end. */
-export function orderPlan(input: OrderInput): OrderResult {
+export function orderPlan(input: SearchInput): OrderResult {
   const search = searchOrder(input);
   let step = search.next();
   while (!step.done) step = search.next();
@@ -254,7 +236,7 @@ interface SearchEnd {
 }
 
 function conclude(
-  input: OrderInput,
+  input: SearchInput,
   problem: OrderProblem,
   now: OrderScore,
   found: ScoredOrder,
@@ -294,16 +276,15 @@ function conclude(
 
 /** Steps back towards today's order until the review tells nothing that it does not tell of that. */
 function withoutNewFindings(
-  input: OrderInput,
+  input: SearchInput,
   problem: OrderProblem,
   found: ScoredOrder,
 ): readonly number[] {
   const today = problem.stretches.flat();
-  const before = findingsOf(input, input.plan);
+  const before = toldOf(input, input.plan);
   const isWelcome = ({ units }: ScoredOrder) => {
-    const after = findingsOf(input, reorder(input.plan, idsInOrder(input.plan, problem, units)));
-    if (after.gravity !== before.gravity) return after.gravity < before.gravity;
-    return [...after.ids].every((id) => before.ids.has(id));
+    const ordered = reorder(input.plan, idsInOrder(input.plan, problem, units));
+    return isNoWorse(toldOf(input, ordered), before);
   };
   let order = found;
   for (let left = today.length; left > 0 && !isWelcome(order); left -= 1) {
@@ -313,20 +294,6 @@ function withoutNewFindings(
     order = next;
   }
   return order.units;
-}
-
-/** How much more a rule weighs that must hold. */
-const BINDING = 10;
-
-function findingsOf(input: OrderInput, plan: Plan): { ids: Set<string>; gravity: number } {
-  const context = contextOf(input, plan);
-  const { catalogue, timeline, group } = context;
-  const retime = (edited: Plan) => timePlan(edited, catalogue, input.timing);
-  const found = reviewOrder({ plan, catalogue, timeline, group, retime }, context);
-  return {
-    ids: new Set(found.map(findingId)),
-    gravity: found.reduce((sum, { binding }) => sum + (binding ? BINDING : 1), 0),
-  };
 }
 
 /** Ids of all items in the new order, pauses in their places. */
@@ -354,7 +321,7 @@ function idsInOrder(plan: Plan, problem: OrderProblem, units: readonly number[])
 }
 
 function explainMove(
-  input: OrderInput,
+  input: SearchInput,
   now: OrderScore,
   { itemIds, alone: edit }: Move,
   rulesBind: boolean,
@@ -376,7 +343,7 @@ function explainMove(
   };
 }
 
-function labelOf({ plan, catalogue }: OrderInput, itemIds: readonly string[], edit: Edit): string {
+function labelOf({ plan, catalogue }: SearchInput, itemIds: readonly string[], edit: Edit): string {
   const nameOf = new Map(
     plan.segments.flatMap((segment) =>
       segment.items.map((item) => [

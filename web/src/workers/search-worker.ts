@@ -10,6 +10,7 @@ import { nextBest } from '@wrenfern/core/draft/next-best';
 import { loadSolver, type Solve } from '@wrenfern/core/draft/solver';
 import type { DraftWishes } from '@wrenfern/core/draft/wishes';
 import { groupOf } from '@wrenfern/core/review/group';
+import { gathersOf, type Gather } from '@wrenfern/core/search/gathers';
 import {
   searchOrder,
   type OrderProgress,
@@ -32,6 +33,11 @@ export interface OrderLocksSent {
   pinned: string[];
   joined: string[];
   partsStay: boolean;
+}
+
+/** The best order, and the blocks that the class lacks. */
+export interface OrderAnswer extends OrderResult {
+  gathers: Gather[];
 }
 
 /** Progress without what only the worker can do. */
@@ -59,13 +65,16 @@ const worker = {
     context: SearchContext,
     locks: OrderLocksSent,
     onStep: (step: OrderStep) => void,
-  ): Promise<OrderResult> {
+  ): Promise<OrderAnswer> {
     const mine = begin();
-    const search = searchOrder({
+    const input = {
       plan,
       catalogue: catalogueWith(context.own),
       timing: context.timing,
       group: groupOf(context.attendees, context.day),
+    };
+    const search = searchOrder({
+      ...input,
       locks: {
         pinned: new Set(locks.pinned),
         joined: new Set(locks.joined),
@@ -79,12 +88,12 @@ const worker = {
         const { phase, bestS, nowS, states } = step.value;
         onStep({ phase, bestS, nowS, states });
         await turn();
-        if (isOld(mine)) return step.value.result();
+        if (isOld(mine)) return { ...step.value.result(), gathers: gathersOf(input) };
         heardAt = performance.now();
       }
       step = search.next();
     }
-    return step.value;
+    return { ...step.value, gathers: gathersOf(input) };
   },
 
   /** Undefined when it was stopped before it had anything. */

@@ -3,7 +3,9 @@ import { Link2, Pin } from 'lucide-react';
 import { useRef, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { COST_WORDS } from '@wrenfern/core/search/cost-words';
+import type { Gather } from '@wrenfern/core/search/gathers';
 import type { OrderMove, OrderResult } from '@wrenfern/core/search/order-plan';
+import { showClock } from '@wrenfern/core/plan/show-time';
 import { itemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { COST_IDS } from '@wrenfern/core/plan/school';
@@ -14,14 +16,14 @@ import { searchContext, searchWorker } from '../../../data/search.ts';
 import { Button } from '../../../parts/button.tsx';
 import { Sheet } from '../../../parts/dialog.tsx';
 import { IconButton } from '../../../parts/icon-button.tsx';
-import type { OrderStep } from '../../../workers/search-worker.ts';
+import type { OrderAnswer, OrderStep } from '../../../workers/search-worker.ts';
 import { ComparePlans } from '../editor/compare-plans.tsx';
 import { useEditor } from '../editor/plan-context.tsx';
 
 type State =
   | { status: 'ready' }
   | { status: 'searching'; step: OrderStep | undefined }
-  | { status: 'found'; result: OrderResult; of: Plan };
+  | { status: 'found'; result: OrderAnswer; of: Plan };
 
 interface Locks {
   pinned: ReadonlySet<string>;
@@ -44,9 +46,9 @@ export function OrderPanel({ lesson, trigger }: { lesson: WholeClass; trigger: R
     setLocks(next);
     void search(plan, next);
   };
-  const take = (move: OrderMove) => {
-    edit(move.edit);
-    toast.success(move.label);
+  const take = ({ edit: taken, label }: Pick<OrderMove, 'edit' | 'label'>) => {
+    edit(taken);
+    toast.success(label);
   };
   const isOld = state.status === 'found' && state.of !== plan;
   return (
@@ -135,14 +137,15 @@ function Found({
   onTake,
 }: {
   lesson: WholeClass;
-  result: OrderResult;
+  result: OrderAnswer;
   plan: Plan;
-  onTake: (move: OrderMove) => void;
+  onTake: (taken: Pick<OrderMove, 'edit' | 'label'>) => void;
 }) {
   const edit = useEditor((editor) => editor.edit);
   const { edit: all } = result;
   return (
     <>
+      {result.gathers.length > 0 ? <Gathers gathers={result.gathers} onTake={onTake} /> : null}
       <Verdict result={result} />
       {all ? (
         <div className="flex flex-wrap gap-2">
@@ -181,6 +184,36 @@ function Found({
         </ol>
       ) : null}
     </>
+  );
+}
+
+/** Blocks that the class lacks: gathered first, the order is looked for anew. */
+function Gathers({
+  gathers,
+  onTake,
+}: {
+  gathers: readonly Gather[];
+  onTake: (taken: Gather) => void;
+}) {
+  return (
+    <section aria-label="To gather first" className="rounded-xl border border-line bg-leaf p-3">
+      <h3 className="text-base">To gather first</h3>
+      <ul className="mt-1 flex flex-col gap-2">
+        {gathers.map((each) => (
+          <li key={each.label}>
+            <p className="leading-snug font-semibold">{each.label}</p>
+            <button
+              type="button"
+              className="min-h-6 font-semibold text-fern underline"
+              onClick={() => onTake(each)}
+            >
+              {each.kind === 'series' ? 'Make one series of it' : 'Move it there'}, saves{' '}
+              {showClock(each.savesS)}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
