@@ -61,11 +61,12 @@ export const SCHOOLS: Record<SchoolId, SchoolRules> = {
   'foundations-first': school('foundations-first', {
     name: 'Foundations first',
     why: 'Each movement stands on what was learned before it: breath, then support, then the long way up.',
+    rules: { 'one-new-thing': 'should' },
   }),
   'graded-load': school('graded-load', {
     name: 'Graded load, for backs that complain',
     why: 'Strength matters as much as stretch. Small range first, one thing made harder at a time, slowly. Not therapy: persistent pain goes to a clinician.',
-    rules: { counter: 'must' },
+    rules: { counter: 'must', 'few-and-again': 'should' },
     weights: { load: 2, jump: 2, effort: 1.5 },
     defaults: {
       bridge: 'hinge',
@@ -79,6 +80,7 @@ export const SCHOOLS: Record<SchoolId, SchoolRules> = {
     name: 'Timed sets',
     why: 'The clock gives work and change; everyone chooses a level and keeps it for the interval.',
     rules: {
+      'by-the-clock': 'should',
       // Everyone keeps to their level; by the clock nothing is taught anew.
       'need-before-use': 'should',
       'pelvis-sequence': 'should',
@@ -102,6 +104,7 @@ export const SCHOOLS: Record<SchoolId, SchoolRules> = {
     otherRules: 'off',
     rules: {
       'classic-order': 'must',
+      'as-published': 'should',
       'sides-together': 'must',
       'need-before-use': 'should',
       'wrist-rest': 'should',

@@ -1,14 +1,17 @@
 import { standingOf, type SchoolRules, type Standing } from '../plan/school.ts';
 import type { Rule } from './rule.ts';
-import { bothThenOne } from './rules/both-then-one.ts';
+import { asPublished } from './rules/as-published.ts';
 import { bodyParts } from './rules/body-parts.ts';
+import { bothThenOne } from './rules/both-then-one.ts';
 import { breathFirst } from './rules/breath-first.ts';
+import { byTheClock } from './rules/by-the-clock.ts';
 import { classicOrder } from './rules/classic-order.ts';
 import { closeSoft } from './rules/close-soft.ts';
 import { counter } from './rules/counter.ts';
 import { faceTheRoom } from './rules/face-the-room.ts';
-import { fewMoves } from './rules/few-moves.ts';
 import { feetFirst } from './rules/feet-first.ts';
+import { fewAndAgain } from './rules/few-and-again.ts';
+import { fewMoves } from './rules/few-moves.ts';
 import { goesBefore } from './rules/goes-before.ts';
 import { headSupportOut } from './rules/head-support-out.ts';
 import { layers } from './rules/layers.ts';
@@ -18,6 +21,7 @@ import { machineBlocks } from './rules/machine-blocks.ts';
 import { needBeforeUse } from './rules/need-before-use.ts';
 import { noPileUp } from './rules/no-pile-up.ts';
 import { oddDose } from './rules/odd-dose.ts';
+import { oneNewThing } from './rules/one-new-thing.ts';
 import { padding } from './rules/padding.ts';
 import { partsThenWhole } from './rules/parts-then-whole.ts';
 import { peakLate } from './rules/peak-late.ts';
@@ -46,6 +50,8 @@ export const RULES: readonly Rule[] = [
   partsThenWhole,
   rehearseThenProp,
   classicOrder,
+  asPublished,
+  oneNewThing,
   sidesTogether,
   counter,
   layers,
@@ -62,6 +68,8 @@ export const RULES: readonly Rule[] = [
   levels,
   machineBlocks,
   faceTheRoom,
+  byTheClock,
+  fewAndAgain,
   padding,
   oddDose,
   goesBefore,
