@@ -276,3 +276,25 @@ describe('the next best', () => {
     }
   });
 });
+
+describe('week after week', () => {
+  const workOf = (wishes: object) => {
+    const [first] = proposalsFor(wishes, []);
+    const slugs = (first ? exerciseItemsOf(first.plan) : []).map(({ exercise }) => exercise);
+    return [...new Set(slugs)].filter((slug) => {
+      const { family } = catalogue.require(slug);
+      return family !== 'release' && family !== 'awareness';
+    });
+  };
+
+  it.each([
+    ['mat', 2700, 0.6],
+    ['reformer', 3000, 0.75],
+  ] as const)('on the %s a class is another one than last week’s', (machine, targetS, most) => {
+    const last = workOf({ machine, targetS });
+    const next = workOf({ machine, targetS, lately: last });
+    const shared = next.filter((slug) => last.includes(slug)).length / next.length;
+    expect(next.length).toBeGreaterThan(10);
+    expect(shared).toBeLessThanOrEqual(most);
+  });
+});

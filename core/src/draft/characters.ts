@@ -19,6 +19,7 @@ const VERSION = 2;
 const THEME = 6;
 /** On the machine few exercises with longer doses: each may be another setting. */
 const GEAR = 7;
+const MACHINE_RECENT = 3;
 /** Up to this effort nothing is too hard for a mixed group. */
 const USUAL_EFFORT = 2;
 
@@ -33,7 +34,8 @@ function plain(choice: Choice, wishes: DraftWishes, recent: number, fresh: numbe
     SWAP * choice.swaps +
     VERSION * Math.max(0, choice.versions - 2) -
     (isTheme ? THEME : 0) +
-    (choice.isLate ? recent : 0) +
+    // On the machine there are fewer to choose from, and the same come back of themselves.
+    recent * choice.lateness * (exercise.machine === 'reformer' ? MACHINE_RECENT : 1) +
     (choice.isNew ? fresh : 0) +
     (exercise.machine === 'reformer' ? GEAR : 0) +
     chance(`${exercise.slug} ${wishes.seed}`) * 8
@@ -51,7 +53,7 @@ export const CHARACTERS: readonly Character[] = [
   {
     id: 'near',
     name: 'Nearest to your wishes',
-    cost: (choice, wishes) => plain(choice, wishes, 3, 2),
+    cost: (choice, wishes) => plain(choice, wishes, 4, 2),
     doseCost: 0.08,
     propCost: 8,
   },
@@ -65,7 +67,7 @@ export const CHARACTERS: readonly Character[] = [
   {
     id: 'calm',
     name: 'Fewest changes',
-    cost: (choice, wishes) => plain(choice, wishes, 3, 5),
+    cost: (choice, wishes) => plain(choice, wishes, 4, 5),
     doseCost: 0.08,
     propCost: 18,
   },

@@ -43,7 +43,8 @@ export interface Choice {
   mostS: number;
   workS: number;
   isNew: boolean;
-  isLate: boolean;
+  /** How lately the group did it: 1 in its last class, less the longer ago, 0 not in the last weeks. */
+  lateness: number;
   /** Swaps that the group would need. */
   swaps: number;
   versions: number;
@@ -58,12 +59,18 @@ const SOFT_MORE_S = 45;
 /** The usual seconds from one item to the next, within a position and into another. */
 const SET_UP_S = 10;
 
+/** What was done longest ago is nearly as good as what was not done at all. */
+function latenessOf(newestFirst: readonly string[]): Map<string, number> {
+  const { length } = newestFirst;
+  return new Map(newestFirst.map((slug, at) => [slug, 1 - (0.7 * at) / Math.max(1, length)]));
+}
+
 /** Every exercise of the machine that is for a group like this, measured for it. */
 export function poolOf(wishes: DraftWishes, context: DraftContext): Choice[] {
   const { catalogue } = context;
   const school = rulesOf(wishes.school);
   const base = emptyPlan(wishes);
-  const lately = new Set(wishes.lately);
+  const lately = latenessOf(wishes.lately);
   return catalogue.all
     .filter(({ machine }) => machine === wishes.machine)
     .filter((exercise) => !isLineOfItsOwn(exercise) || isAskedFor(exercise, wishes))
@@ -102,7 +109,7 @@ function measure(
   school: SchoolRules,
   context: DraftContext,
   wishes: DraftWishes,
-  lately: ReadonlySet<string>,
+  lately: ReadonlyMap<string, number>,
 ): Choice {
   const options = optionsAtHand(exercise, wishes);
   const lacksProps = options?.length === 0;
@@ -138,7 +145,7 @@ function measure(
     ),
     workS: usual.workS,
     isNew: context.timing.familiar !== undefined && !context.timing.familiar.has(exercise.slug),
-    isLate: lately.has(exercise.slug),
+    lateness: lately.get(exercise.slug) ?? 0,
     swaps: own
       .filter(({ choice }) => choice.kind === 'swap')
       .reduce((sum, { people }) => sum + people.length, 0),

@@ -106,9 +106,6 @@ function isLike(before: Worked, { exercise, timed }: Worked): boolean {
 /** Effort from which something is work, and so teaches by being done. */
 const WORK = 1;
 
-/** The depths at which a class can have taught a foundation: needs ask for no more. */
-const DEPTHS_TAUGHT = [1, 2] as const;
-
 function unheldNeeds({ needs }: Exercise, group: Group): Need[] {
   return needs.filter(({ foundation, depth }) => depth > 0 && !group.holds(foundation, depth));
 }

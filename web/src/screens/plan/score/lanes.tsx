@@ -4,7 +4,6 @@ import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import type { Machine } from '@wrenfern/core/movement/vocabulary';
 import type { TimedItem, Timeline } from '@wrenfern/core/plan/timing/timeline';
-import { useCatalogue } from '../../../data/catalogue.tsx';
 import { petalsOf } from '../../../parts/directions.ts';
 import { Rose } from '../../../parts/rose.tsx';
 import { POSITION_WORDS, PROP_WORDS } from '@wrenfern/core/movement/words';
@@ -128,7 +127,6 @@ function PositionLane({ layout, lane }: LaneProps) {
 
 /** Props as bars across the rows where they are held. */
 function HeldLane({ layout, lane }: LaneProps) {
-  const catalogue = useCatalogue();
   const { analysis } = usePlanScreen();
   const held = (item: TimedItem): string[] => {
     const needed = analysis.props.filter((need) =>
