@@ -7,6 +7,7 @@ const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
 
 const DESK = { width: 1280, height: 800 };
 const TABLET = { width: 820, height: 1180 };
+const PHONE = { width: 390, height: 844 };
 
 const browser = await chromium.launch({
   executablePath: BROWSER_PATH,
@@ -22,6 +23,24 @@ async function shoot(name: string, viewport = DESK): Promise<void> {
   await page.setViewportSize(DESK);
 }
 
+/** What is open, at several sizes, side by side in one picture. */
+async function shootTogether(name: string, sizes: readonly (typeof DESK)[]): Promise<void> {
+  const pictures: string[] = [];
+  for (const size of sizes) {
+    await page.setViewportSize(size);
+    await page.waitForTimeout(400);
+    pictures.push((await page.screenshot()).toString('base64'));
+  }
+  await page.setViewportSize(DESK);
+  const sheet = await browser.newPage({ viewport: DESK });
+  const images = pictures.map((data) => `<img src="data:image/png;base64,${data}" height="760">`);
+  await sheet.setContent(
+    `<body style="margin:0;height:800px;display:flex;gap:40px;align-items:center;justify-content:center;background:#8a948c">${images.join('')}</body>`,
+  );
+  await sheet.screenshot({ path: `${folder}${name}.png` });
+  await sheet.close();
+}
+
 async function open(path: string, ready: string): Promise<void> {
   await page.goto(base + path);
   await page.locator(ready).first().waitFor();
@@ -35,7 +54,8 @@ async function teachSome(target: Page, id: string): Promise<void> {
     await target.clock.fastForward(seconds * 1000);
     await target.keyboard.press('ArrowRight');
   }
-  await target.clock.fastForward(75_000);
+  // Then something takes its time: the class is late, and says what could give way.
+  await target.clock.fastForward(300_000);
 }
 
 await page.goto(`${base}/demo`);
@@ -49,10 +69,10 @@ const id = href?.split('/')[2] ?? '';
 await open(`/classes/${id}/plan`, '[data-testid=total]');
 await page.locator('[data-item]').nth(4).click();
 await shoot('plan');
-await page.getByRole('button', { name: 'Order for me' }).first().click();
-await page.getByText('Proved best').waitFor();
-await shoot('order');
-await page.keyboard.press('Escape');
+await open(`/classes/${id}/rehearse`, 'h1');
+await page.keyboard.press('ArrowRight');
+await page.keyboard.press('ArrowRight');
+await shoot('rehearse');
 await open(`/classes/${id}/options`, 'table');
 await page.getByRole('button', { name: /^Bram Ostrey, Chest lift/ }).click();
 await shoot('options');
@@ -64,8 +84,6 @@ await page.getByText('exercises change today').first().waitFor();
 await shoot('check-in', TABLET);
 await open('/library', 'ul li a');
 await shoot('library');
-await open('/library/roll-up', 'article');
-await shoot('exercise');
 await open('/library/teaser/edit', 'form');
 await page.getByRole('group', { name: 'Key poses' }).evaluate((poses) => poses.scrollIntoView());
 await shoot('editor');
@@ -84,6 +102,12 @@ await page.getByRole('link', { name: 'Plan Machines, mixed ability' }).first().c
 await page.getByTestId('total').waitFor();
 const machines = page.url().split('/')[4] ?? '';
 await shoot('plan-machine');
+await page.getByRole('button', { name: 'On purpose …' }).click();
+await page.getByRole('button', { name: 'The theme wants it so' }).click();
+await page.getByText('1 set aside').click();
+await page.getByRole('button', { name: 'Tell it again' }).waitFor();
+await shoot('on-purpose');
+await page.keyboard.press('Escape');
 await page.getByRole('button', { name: 'Draft for me' }).first().click();
 await page.getByRole('button', { name: 'Draft three classes' }).click();
 await page.getByRole('button', { name: 'Three others' }).waitFor();
@@ -106,7 +130,7 @@ await shoot('log');
 await page.emulateMedia({ colorScheme: 'dark' });
 await teachSome(page, id);
 await shoot('teach');
-await shoot('teach-tablet', TABLET);
+await shootTogether('teach-held', [TABLET, PHONE]);
 const path = await page.evaluate(async (of) => {
   const made = await fetch(`/api/classes/${of}/wall`, { method: 'POST' });
   return ((await made.json()) as { path: string }).path;

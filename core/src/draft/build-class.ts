@@ -33,6 +33,7 @@ export function buildClass(
 ): Plan {
   const blocks = { ...emptyPlan(wishes), segments: segmentsOf(chosen, blueprint, wishes) };
   const searched = orderPlan({
+    isUnordered: true,
     plan: blocks,
     catalogue: context.catalogue,
     timing: context.timing,

@@ -12,7 +12,7 @@ import { lowerBound } from './bound.ts';
 import { buildProblem } from './build-problem.ts';
 import type { OrderLocks } from './lay-out-units.ts';
 import { searchSubsets } from './exact.ts';
-import { forgivenIn, type Forgiven } from './forgiven.ts';
+import { forgivenIn, NOTHING_FORGIVEN, type Forgiven } from './forgiven.ts';
 import { improve, keepingConstraints } from './improve.ts';
 import { movesBetween, reorder, type Move } from './moves.ts';
 import { contextOf, isNoWorse, toldOf, type OrderInput } from './order-input.ts';
@@ -24,6 +24,8 @@ import { entryOf } from './entry.ts';
 /** What is to be put in order, what must stay, and how long it is looked for. */
 export interface SearchInput extends OrderInput {
   locks?: Partial<OrderLocks>;
+  /** Nobody chose the order of today: nothing in it is on purpose, and no move is too small. */
+  isUnordered?: true;
   /** The same seed gives the same result. */
   seed?: number;
   effort?: Partial<SearchEffort>;
@@ -119,7 +121,7 @@ function problemOf(input: SearchInput, plan: Plan, rulesBind: boolean): OrderPro
   // What has nothing to say of a lesson does not put one in order either.
   const heard = context.rules.filter(({ rule }) => speaksIn(rule, context.kind));
   const locks = { ...NO_LOCKS, ...input.locks, rulesBind };
-  const pinned = new Set([...locks.pinned, ...softEnds(context)]);
+  const pinned = new Set([...locks.pinned, ...(input.isUnordered ? [] : softEnds(context))]);
   // What is done at one place can't go to the other.
   const stays = locks.partsStay || isMixed(plan);
   const forgiven = forgivenOf(
@@ -149,6 +151,7 @@ function softEnds({ worked }: RuleContext): string[] {
 const FORGIVEN = new WeakMap<SearchInput, Forgiven>();
 
 function forgivenOf(input: SearchInput, today: RuleContext | undefined): Forgiven {
+  if (input.isUnordered) return NOTHING_FORGIVEN;
   const known = FORGIVEN.get(input);
   if (known) return known;
   if (!today) throw new Error('what is forgiven is worked out for the order of today first');
@@ -243,7 +246,7 @@ function conclude(
   { bound, states, seed, rulesBind }: SearchEnd,
 ): OrderResult {
   const { plan } = input;
-  const worthS = kindOfClass(plan) === 'lesson' ? WORTH_IN_LESSON_S : WORTH_A_MOVE_S;
+  const worthS = worthOf(input);
   const isBetter = found.costS < now.costS - worthS || now.breaks > 0;
   const today = problem.stretches.flat();
   const units =
@@ -274,12 +277,18 @@ function conclude(
   };
 }
 
+function worthOf({ plan, isUnordered }: SearchInput): number {
+  if (isUnordered) return WORTH_S;
+  return kindOfClass(plan) === 'lesson' ? WORTH_IN_LESSON_S : WORTH_A_MOVE_S;
+}
+
 /** Steps back towards today's order until the review tells nothing that it does not tell of that. */
 function withoutNewFindings(
   input: SearchInput,
   problem: OrderProblem,
   found: ScoredOrder,
 ): readonly number[] {
+  if (input.isUnordered) return found.units;
   const today = problem.stretches.flat();
   const before = toldOf(input, input.plan);
   const isWelcome = ({ units }: ScoredOrder) => {
