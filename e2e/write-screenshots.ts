@@ -129,6 +129,7 @@ await page.locator('table').first().waitFor();
 await shoot('log');
 await page.emulateMedia({ colorScheme: 'dark' });
 await teachSome(page, id);
+await page.getByRole('region', { name: 'Keep to the time' }).waitFor();
 await shoot('teach');
 await shootTogether('teach-held', [TABLET, PHONE]);
 const path = await page.evaluate(async (of) => {
