@@ -6,6 +6,11 @@ export function bracketWords(bracket: Bracket): string {
   return bracket.kind === 'series' ? `series, ${bracket.first} first` : `${bracket.times} rounds`;
 }
 
+/** The same where all of them stand beside each other: "left side", "round 2". */
+export function passName(timed: Pick<TimedItem, 'pass'>): string {
+  return timed.pass && !timed.pass.side ? `round ${timed.pass.number}` : passWords(timed);
+}
+
 /** Which time an item is done: "left side", "round 2 of 3"; nothing where it is done once. */
 export function passWords({ pass }: Pick<TimedItem, 'pass'>): string {
   if (!pass) return '';

@@ -26,9 +26,22 @@ describe('a dose by its length', () => {
     expect(made && describeDose(made)).toBe('hold 45 s');
   });
 
-  it('leaves to the clock what the clock decides', () => {
-    const timed: Dose = { kind: 'timed', onS: 40, offS: 20, rounds: 1, ...plain };
-    expect(doseByLength(timed, usual, 40, 20)).toBeUndefined();
+  it.each([
+    ['none', 20, 1],
+    ['none', 31, 2],
+    ['none', 100, 3],
+    ['none', -90, 1],
+    ['each', 55, 1],
+    ['each', 65, 2],
+  ] as const)(
+    'goes by whole intervals of the clock, sides %s, %i s more',
+    (sides, moreS, rounds) => {
+      const timed: Dose = { kind: 'timed', onS: 40, offS: 20, rounds: 1, ...plain, sides };
+      expect(doseByLength(timed, usual, 40, moreS)).toEqual({ ...timed, rounds });
+    },
+  );
+
+  it('leaves alone what does not grow with its amount', () => {
     expect(doseByLength(counted, usual, 0, 20)).toBeUndefined();
   });
 });

@@ -12,7 +12,8 @@ const BEYOND = 2;
 
 /**
  * The dose that lasts about so many seconds more, or less where negative, in the numbers that people use. `workS` is what
- * the work of the dose takes now. Undefined for what the clock decides, and for what does not grow with its amount.
+ * the work of the dose takes now. What goes by the clock snaps to whole intervals. Undefined for what does not grow with
+ * its amount.
  */
 export function doseByLength(
   dose: Dose,
@@ -20,7 +21,8 @@ export function doseByLength(
   workS: number,
   moreS: number,
 ): Dose | undefined {
-  if (dose.kind === 'timed' || workS <= 0) return undefined;
+  if (dose.kind === 'timed') return byIntervals(dose, moreS);
+  if (workS <= 0) return undefined;
   const amount = doseAmount(dose);
   const wanted = (amount * (workS + moreS)) / workS;
   const inSeconds = dose.kind === 'hold' || dose.kind === 'free';
@@ -31,4 +33,13 @@ export function doseByLength(
     Math.abs(each - wanted) < Math.abs(best - wanted) ? each : best,
   );
   return withDoseAmount(dose, nearest);
+}
+
+/** More rounds than anybody sets for one exercise by pulling. */
+const MOST_ROUNDS = 12;
+
+function byIntervals(dose: Dose & { kind: 'timed' }, moreS: number): Dose {
+  const eachS = (dose.onS + dose.offS) * (dose.sides === 'each' ? 2 : 1);
+  const rounds = Math.round(dose.rounds + moreS / eachS);
+  return { ...dose, rounds: Math.min(MOST_ROUNDS, Math.max(1, rounds)) };
 }

@@ -20,6 +20,11 @@ describe('propsHeld', () => {
     expect(propsHeld([ball, ifWanted], {}, [])).toEqual([ball]);
   });
 
+  it('holds what somebody needs at a place where others have it only if wanted', () => {
+    const needed = { ...ifWanted, optional: false };
+    expect(propsHeld([ifWanted, needed], {}, [])).toEqual([needed]);
+  });
+
   it('adds, and leaves away', () => {
     const props = { added: [underHead], without: ['small-ball' as const] };
     expect(propsHeld([ball], { props }, [])).toEqual([underHead]);

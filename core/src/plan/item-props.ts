@@ -37,9 +37,9 @@ export function propsHeld(
 ): PropUse[] {
   const left = new Set(props?.without);
   const own = used.filter(({ prop }) => !left.has(prop));
-  const held = [...own, ...(props?.added ?? [])].filter(
-    (use, at, all) => !use.optional && all.findIndex((other) => isSameUse(other, use)) === at,
-  );
+  const held = [...own, ...(props?.added ?? [])]
+    .filter(({ optional }) => !optional)
+    .filter((use, at, all) => all.findIndex((other) => isSameUse(other, use)) === at);
   if (!keeps?.includes('props')) return held;
   const kept = before.filter(
     ({ prop }) => !left.has(prop) && !held.some((use) => use.prop === prop),

@@ -1,6 +1,7 @@
 import { tempoOf } from '../../movement/exercise.ts';
+import type { SingleEdit } from '../../plan/edits.ts';
 import { secondsOf } from '../../plan/timing/timeline.ts';
-import type { Problem, Rule, RuleContext, Worked } from '../rule.ts';
+import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 
 /** How much of the work goes by the clock, at the least. Common practice. */
 const SHARE = 0.75;
@@ -25,13 +26,14 @@ export const byTheClock: Rule = {
   find: (context) => [...hurried(context), ...tooLittle(context)],
 };
 
+function isFelt({ exercise, option, item }: Worked): boolean {
+  const tempo = item.tempo ?? tempoOf(exercise, option);
+  return exercise.family === 'awareness' || NOT_BY_THE_CLOCK.has(tempo);
+}
+
 function hurried({ worked }: RuleContext): Problem[] {
   return worked
-    .filter(({ exercise, option, dose, item }) => {
-      const tempo = item.tempo ?? tempoOf(exercise, option);
-      const isFelt = exercise.family === 'awareness' || NOT_BY_THE_CLOCK.has(tempo);
-      return dose.kind === 'timed' && isFelt;
-    })
+    .filter((each) => each.dose.kind === 'timed' && isFelt(each))
     .map(({ exercise, item }) => ({
       key: item.id,
       itemIds: [item.id],
@@ -45,7 +47,7 @@ function hurried({ worked }: RuleContext): Problem[] {
     }));
 }
 
-function tooLittle({ worked }: RuleContext): Problem[] {
+function tooLittle({ worked, school }: RuleContext): Problem[] {
   const work = worked.filter(isWork);
   const seconds = (of: readonly Worked[]) =>
     of.reduce((sum, { timed }) => sum + secondsOf(timed, 'work', 'set-rest'), 0);
@@ -58,13 +60,31 @@ function tooLittle({ worked }: RuleContext): Problem[] {
       key: 'share',
       itemIds: [],
       sentence: `${percent} % of the work goes by the clock; three quarters do, or it is another kind of class.`,
-      candidates: () => [],
+      candidates: () => allByTheClock(work, school),
     },
   ];
 }
 
+/** Each side is an interval of its own. */
+function allByTheClock(work: readonly Worked[], { defaults }: RuleContext['school']): Repair[] {
+  const { onS, offS } = defaults.dose.kind === 'timed' ? defaults.dose : USUAL;
+  const edits = work
+    .filter(({ dose, item }) => dose.kind !== 'timed' && !item.variants)
+    .map(({ item, dose }): SingleEdit => {
+      const { sets, sides, directions } = dose;
+      const timed = { kind: 'timed' as const, onS, offS, rounds: 1, sets, sides, directions };
+      return { type: 'setDose', itemId: item.id, dose: timed };
+    });
+  if (edits.length === 0) return [];
+  const label = `All work by the clock, ${onS} s and ${offS} s to change`;
+  return [{ label, edit: { type: 'together', edits } }];
+}
+
+const USUAL = { onS: 45, offS: 15 } as const;
+
 /** Warming up and letting go are by count. */
 const WORK = 2;
 
-const isWork = ({ exercise, timed }: Worked) =>
-  exercise.family !== 'release' && exercise.family !== 'awareness' && timed.effort >= WORK;
+function isWork(each: Worked): boolean {
+  return each.exercise.family !== 'release' && !isFelt(each) && each.timed.effort >= WORK;
+}

@@ -1,4 +1,4 @@
-import { leaveOut } from '../repairs.ts';
+import { leaveAllOut } from '../repairs.ts';
 import type { Rule, Worked } from '../rule.ts';
 
 /** Different exercises of work in a class that loads by steps, and how many more nobody minds. Common practice. */
@@ -17,13 +17,15 @@ export const fewAndAgain: Rule = {
     const firsts = firstOfEach(worked.filter(isWork));
     if (firsts.length <= USUAL.most + SPARE) return [];
     // What tires least is missed least.
-    const [least] = firsts.toSorted((one, other) => one.timed.effort - other.timed.effort);
+    const byEffort = firsts.toSorted((one, other) => one.timed.effort - other.timed.effort);
+    const spared = byEffort.slice(0, firsts.length - USUAL.most - SPARE);
+    const slugs = new Set(spared.map(({ exercise }) => exercise.slug));
     return [
       {
         key: 'few',
         itemIds: [],
         sentence: `${firsts.length} different exercises; a class that loads by steps stays with ${USUAL.least} to ${USUAL.most} and goes through them again.`,
-        candidates: () => (least ? [leaveOut(least)] : []),
+        candidates: () => leaveAllOut(worked.filter(({ exercise }) => slugs.has(exercise.slug))),
       },
     ];
   },

@@ -1,6 +1,7 @@
 import { ChevronLeft, ChevronRight, Pause, Play } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { useStore } from 'zustand';
 import type { Finding } from '@wrenfern/core/review/rule';
 import { viewAt } from '@wrenfern/core/live/view-at';
 import { tracksTaught } from '@wrenfern/core/analysis/tracks-taught';
@@ -19,6 +20,7 @@ import type { WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue } from '../../data/catalogue.tsx';
 import { analyseClass, contextOf } from '../../data/class-analysis.ts';
 import { useLesson } from '../../data/use-lesson.ts';
+import { useSession } from '../../data/use-session.ts';
 import { Button, buttonClass } from '../../parts/button.tsx';
 import { ToggleChip } from '../../parts/chip.tsx';
 import { SegmentedRadio } from '../../parts/segmented-radio.tsx';
@@ -26,6 +28,8 @@ import { EmptyPlan } from '../../parts/empty-plan.tsx';
 import { isTyping } from '../../parts/typing.ts';
 import { GearNext, GearNow } from '../teach/gear-now.tsx';
 import { NowStage } from '../teach/now-stage.tsx';
+import { usePlanEditor } from '../plan/editor/use-plan-editor.ts';
+import { SettleHere, SinceChanged, type Settling } from './settle-here.tsx';
 import { usePlaying, type Playing } from './use-playing.ts';
 
 const SPEEDS = [1, 2, 5, 10, 30] as const;
@@ -33,7 +37,11 @@ const SPEEDS = [1, 2, 5, 10, 30] as const;
 /** The class played before it is taught: figures, counts, changes; it stops where something is left to settle. */
 export function Component() {
   const catalogue = useCatalogue();
-  const { lesson } = useLesson();
+  const { lesson: loaded } = useLesson();
+  const isReader = useSession().data?.user.role === 'reader';
+  const { editor } = usePlanEditor(loaded, isReader);
+  const plan = useStore(editor, (state) => state.plan);
+  const lesson = useMemo(() => ({ ...loaded, plan }), [loaded, plan]);
   const [start, setStart] = useState<Machine>('reformer');
   const { rehearsed, written } = useMemo(
     () => wayOf(lesson, start, catalogue),
@@ -63,7 +71,12 @@ export function Component() {
           />
         </div>
       ) : null}
-      <Stage key={start} {...{ analysis, findings, written }} lesson={rehearsed} />
+      <Stage
+        key={start}
+        {...{ analysis, findings, written }}
+        lesson={rehearsed}
+        settle={isReader ? undefined : { editor, lesson }}
+      />
     </>
   );
 }
@@ -90,9 +103,11 @@ interface StageProps {
   findings: readonly Finding[];
   /** The item of the plan behind each step that is not called as it is. */
   written: ReadonlyMap<string, string>;
+  /** The class as it is written, to be changed on the spot; left out for whoever may only look. */
+  settle: Settling | undefined;
 }
 
-function Stage({ lesson, analysis, findings, written }: StageProps) {
+function Stage({ lesson, analysis, findings, written, settle }: StageProps) {
   const { timeline } = analysis;
   const [doesHalt, setHalts] = useState(true);
   const stops = useMemo(() => stopsOf(analysis, findings, written), [analysis, findings, written]);
@@ -118,7 +133,7 @@ function Stage({ lesson, analysis, findings, written }: StageProps) {
           pause={null}
           speed={playing.isPlaying ? playing.speed : 0}
         />
-        <Beside lesson={lesson} analysis={analysis} now={now} finding={here} />
+        <Beside lesson={lesson} analysis={analysis} now={now} finding={here} settle={settle} />
       </div>
       <Controls
         playing={playing}
@@ -158,10 +173,11 @@ interface BesideProps {
   analysis: Analysis;
   now: NowView;
   finding: Finding | undefined;
+  settle: Settling | undefined;
 }
 
 /** What is left to settle here, and what is changed on the way to the next one. */
-function Beside({ lesson, analysis, now, finding }: BesideProps) {
+function Beside({ lesson, analysis, now, finding, settle }: BesideProps) {
   const { next } = now;
   const held = (id: string | undefined) =>
     analysis.props.filter(({ spans }) => spans.some(({ itemId }) => itemId === id));
@@ -177,6 +193,7 @@ function Beside({ lesson, analysis, now, finding }: BesideProps) {
         <div role="alert" className="rounded-2xl bg-copper-soft p-4">
           <p className="font-semibold text-copper">Left to settle here</p>
           <p className="mt-1">{finding.sentence}</p>
+          {settle ? <SettleHere finding={finding} settle={settle} /> : null}
           <Link
             className={buttonClass('plain', 'mt-3')}
             to={`/classes/${lesson.id}/plan?item=${finding.itemIds[0] ?? now.item.itemId}`}
@@ -185,6 +202,7 @@ function Beside({ lesson, analysis, now, finding }: BesideProps) {
           </Link>
         </div>
       ) : null}
+      {settle ? <SinceChanged settle={settle} /> : null}
       <section aria-label="Next" className="rounded-2xl border border-line p-4">
         {next ? (
           <>

@@ -14,6 +14,7 @@ import { Stepper } from '../../../parts/stepper.tsx';
 import { useEditor, usePlanScreen } from '../editor/plan-context.tsx';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { ClassPart } from './class-part.tsx';
+import { Intervals } from './intervals.tsx';
 import { MachinePart } from './machine-part.tsx';
 import { SchoolPart } from '../school/school-part.tsx';
 
@@ -55,6 +56,7 @@ export function PlanDetailsPanel() {
         }
       />
       <MachinePart />
+      <Intervals />
       <SchoolPart />
       <ClassPart />
       <Field label="Note for the class">

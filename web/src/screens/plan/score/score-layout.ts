@@ -1,4 +1,4 @@
-import { passWords } from '@wrenfern/core/plan/bracket-words';
+import { passName } from '@wrenfern/core/plan/bracket-words';
 import { runsOf, type Run } from '@wrenfern/core/plan/occurrences';
 import type { Bracket, Plan } from '@wrenfern/core/plan/plan';
 import type { Timeline, TimedItem } from '@wrenfern/core/plan/timing/timeline';
@@ -102,7 +102,7 @@ function addRun(layout: ScoreLayout, { bracket, items }: Run, times: Times): voi
     height: foot.top + foot.height - top,
     foot,
     durationS: endS - first.startS,
-    passes: passes.map((item) => ({ words: passWords(item), startS: item.startS })),
+    passes: passes.map((item) => ({ words: passName(item), startS: item.startS })),
   });
   const again = passes[1];
   if (again) layout.stretches.push({ startS: again.startS, endS, ...foot });
