@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { exerciseItemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { builtInCatalogue } from '@wrenfern/library';
 import { analyseClass } from '../../data/class-analysis.ts';
+import { RequestProblem } from '../../data/request.ts';
 import { makeLesson } from '../../testing/a-class.tsx';
 import { showScreen, standInForServer } from '../../testing/show-screen.tsx';
 import { createPlanEditor } from '../plan/editor/plan-editor.ts';
@@ -64,7 +65,7 @@ describe('what is left to settle, on the spot', () => {
   });
 
   it('says when it could not be saved', async () => {
-    const { editor, user } = show(() => Promise.reject(new TypeError('no line')));
+    const { editor, user } = show(() => Promise.reject(new RequestProblem('offline', 0, 'No line')));
     await user.click(await screen.findByRole('button', { name: /^Make it 1[02] / }));
     await editor.getState().saveNow();
     expect(await screen.findByText(/^No line/)).toBeTruthy();
