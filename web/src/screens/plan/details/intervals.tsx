@@ -1,3 +1,4 @@
+import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { exerciseItemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { doseOf } from '@wrenfern/core/plan/usual';
@@ -14,7 +15,7 @@ export function Intervals() {
   const catalogue = useCatalogue();
   const plan = useEditor((editor) => editor.plan);
   const edit = useEditor((editor) => editor.edit);
-  const timed = timedSets(plan, catalogue.get);
+  const timed = timedSets(plan, catalogue);
   const [first] = timed;
   if (!first || timed.length < 2) return null;
   const isOne = timed.every(
@@ -58,12 +59,10 @@ export function Intervals() {
   );
 }
 
-type Get = ReturnType<typeof useCatalogue>['get'];
-
-function timedSets(plan: Plan, get: Get) {
+function timedSets(plan: Plan, catalogue: Catalogue) {
   const school = rulesOf(plan.school);
   return exerciseItemsOf(plan).flatMap((item) => {
-    const exercise = get(item.exercise);
+    const exercise = catalogue.get(item.exercise);
     const dose = exercise && !item.variants ? doseOf(item, exercise, school) : undefined;
     return dose?.kind === 'timed' ? [{ itemId: item.id, dose }] : [];
   });
