@@ -65,7 +65,9 @@ describe('what is left to settle, on the spot', () => {
   });
 
   it('says when it could not be saved', async () => {
-    const { editor, user } = show(() => Promise.reject(new RequestProblem('offline', 0, 'No line')));
+    const { editor, user } = show(() =>
+      Promise.reject(new RequestProblem('offline', 0, 'No line')),
+    );
     await user.click(await screen.findByRole('button', { name: /^Make it 1[02] / }));
     await editor.getState().saveNow();
     expect(await screen.findByText(/^No line/)).toBeTruthy();
