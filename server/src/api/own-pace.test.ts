@@ -3,6 +3,7 @@ import type { Account } from '@wrenfern/contract/account';
 import type { WholeClass } from '@wrenfern/contract/classes';
 import type { TaughtParts } from '@wrenfern/contract/studio';
 import { STEADY_PACE } from '@wrenfern/core/plan/timing/pace';
+import { ClassRow } from '../db/models.ts';
 import { makeClass, makeStudio, openTestApp } from '../testing/test-studio.ts';
 
 const { app } = await openTestApp();
@@ -88,4 +89,20 @@ it('learns of a teacher from her own classes alone', async () => {
   const mine = (await owner.agent.get('/api/account/taught').expect(200)).body as TaughtParts;
   const all = (await owner.agent.get('/api/studio/taught').expect(200)).body as TaughtParts;
   expect([mine.classes.length, all.classes.length]).toEqual([0, 1]);
+});
+
+it('tells what it learned though the next class holds what is in no library', async () => {
+  const owner = await makeStudio(app, 'odd-next');
+  await teach(owner, await makeClass(owner));
+  const next = await makeClass(owner);
+  const row = await ClassRow.findByPk(next);
+  if (!row) throw new Error('no class');
+  const item = { kind: 'exercise' as const, id: 'x', exercise: 'not-there', restS: 0, note: '' };
+  await row.update({
+    startsAt: new Date(Date.now() + 86_400_000),
+    plan: { ...row.plan, segments: [{ id: 's', name: 'S', items: [item] }] },
+  });
+  const told = (await owner.agent.get('/api/account/taught').expect(200)).body as TaughtParts;
+  expect(told.classes).toHaveLength(1);
+  expect(told.next).toBeNull();
 });

@@ -1,3 +1,5 @@
+import type { Catalogue } from '@wrenfern/core/movement/catalogue';
+import { checkPlan, type Plan } from '@wrenfern/core/plan/plan';
 import { timeClass } from '@wrenfern/core';
 import { familiarTo } from '@wrenfern/core/log/familiar';
 import { learnFromClasses, paceOf } from '@wrenfern/core/log/pace-from-classes';
@@ -6,7 +8,7 @@ import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
 import { dayIn } from '@wrenfern/core/week/studio-time';
 import type { TaughtParts } from '@wrenfern/contract/studio';
 import { Op } from 'sequelize';
-import { ClassRow, User, type Studio } from '../db/models.ts';
+import { ClassRow, UnreadableColumn, User, type Studio } from '../db/models.ts';
 import { rowsOf } from '../db/studio-rows.ts';
 import { attendeesOf, taughtBetween } from './class-context.ts';
 import { catalogueOf } from './studio-catalogue.ts';
@@ -44,8 +46,10 @@ export async function toLearnFrom(studio: Studio, teacherId?: string): Promise<T
   const personIds = attendees.map(({ person }) => person.id);
   const before = await taughtBetween(studio.id, row.startsAt, row.startsAt, personIds);
   const catalogue = await catalogueOf(studio.id);
+  const plan = planToTime(row, catalogue);
+  if (!plan) return { classes, next: null };
   const secondsBy = (pace: Pace) =>
-    timeClass(row.plan, catalogue, {
+    timeClass(plan, catalogue, {
       pace,
       attendees: [],
       cupboard: studio.cupboard,
@@ -63,6 +67,16 @@ export async function toLearnFrom(studio: Studio, teacherId?: string): Promise<T
       thenS: secondsBy(paceOf(learned)),
     },
   };
+}
+
+/** Undefined where it can't be read, or holds what is in no library: that is told where the class is opened. */
+function planToTime(row: ClassRow, catalogue: Catalogue): Plan | undefined {
+  try {
+    return checkPlan(row.plan, catalogue).length === 0 ? row.plan : undefined;
+  } catch (error) {
+    if (error instanceof UnreadableColumn) return undefined;
+    throw error;
+  }
 }
 
 async function nextClassOf(
