@@ -14,6 +14,8 @@ export interface Block {
   fits: (choice: Choice) => boolean;
   /** Of each of these at least one, where there is one: parts before wholes, and what the block is for. */
   holds?: readonly ((choice: Choice) => boolean)[];
+  /** Of each of these so many at the most. */
+  most?: readonly (readonly [of: (choice: Choice) => boolean, most: number])[];
   /** Its one-sided work goes through one side and then the other. */
   isSeries?: true;
   /** Gone through so many times in turn. */

@@ -11,10 +11,18 @@ import { timedBlueprint } from './timed-blueprint.ts';
 import type { DraftWishes } from './wishes.ts';
 
 /** By kind of class, its school and length; each character builds it up otherwise. Common practice. */
-export function blueprintFor(wishes: DraftWishes, { id }: Character): Blueprint {
+export function blueprintFor(
+  wishes: DraftWishes,
+  { id }: Character,
+  pool: readonly Choice[],
+): Blueprint {
   const school: SchoolRules = rulesOf(wishes.school);
   const minutes = wishes.targetS / 60;
-  if (wishes.machine === 'reformer') return reformerBlueprint(minutes, id);
+  if (wishes.machine === 'reformer') {
+    const isWished = ({ exercise: { slug } }: Choice) =>
+      slug === wishes.climbTo || wishes.mustHave.includes(slug);
+    return reformerBlueprint(minutes, id, pool.filter(isWished));
+  }
   if (school.defaults.dose.kind === 'timed') return timedBlueprint(minutes, id);
   if (school.rules['classic-order'] === 'must') return sequenceBlueprint(minutes);
   return matBlueprint(minutes, id, school);
@@ -38,15 +46,17 @@ export function climbing(
   const startsAt = blocks
     .slice(0, at)
     .reduce((sum, { share }) => sum + (share[0] + share[1]) / 2, 0);
-  if (!goal || at < 0 || startsAt >= HALF) return blueprint;
-  const [own] = blocks.slice(at, at + 1);
-  if (!own) return blueprint;
   const isGoal = ({ exercise }: Choice) => exercise.slug === climbTo;
+  const own = blocks[at];
+  if (!goal) return blueprint;
+  if (own && startsAt >= HALF)
+    return { ...blueprint, blocks: blocks.with(at, toppedBy(own, isGoal)) };
   const others = blocks.filter((block) => block !== own);
   const later = Math.max(1, others.findIndex(({ id }) => id === 'hands') + 1);
   // A block that turns over once, or is set up once, stays one: all of it comes later.
-  if (machine === 'reformer' || own.isSeries) {
-    return { ...blueprint, blocks: [...others.slice(0, later), own, ...others.slice(later)] };
+  if (own && (machine === 'reformer' || own.isSeries)) {
+    const top = toppedBy(own, isGoal);
+    return { ...blueprint, blocks: [...others.slice(0, later), top, ...others.slice(later)] };
   }
   const leadsThere = ({ exercise }: Choice) => leadsTo(exercise).includes(climbTo ?? '');
   const behind = Math.max(1, blocks.findIndex(({ id }) => id === 'hands') + 1);
@@ -71,10 +81,24 @@ export function climbing(
   return { ...blueprint, blocks: [...before, top, ...after] };
 }
 
+/** The block of what the class climbs to: all else that works there comes before it, what lets go behind. */
+function toppedBy(block: Block, isGoal: (choice: Choice) => boolean): Block {
+  const { inOrder } = block;
+  const rank = (choice: Choice) =>
+    choice.exercise.family === 'release' ? 2 : Number(isGoal(choice));
+  return {
+    ...block,
+    inOrder: (a, b) => rank(a) - rank(b) || (inOrder?.(a, b) ?? a.effort - b.effort),
+  };
+}
+
 /** A choice in the block that it would stand in. */
 export interface PlacedChoice extends Choice {
   block: string;
 }
+
+/** By more usual options than this nothing comes too early, but for what is wished. */
+const EARLIEST = 1;
 
 /**
  * Every choice in each block that it fits. What fits none is left out of the class, but for what is wished: that
@@ -87,7 +111,7 @@ export function placeIn(
 ): PlacedChoice[] {
   return pool.flatMap((choice): PlacedChoice[] => {
     const wished = isWished(choice.exercise.slug);
-    if (leavesOut(choice) && !wished) return [];
+    if (!wished && (leavesOut(choice) || choice.tooEarly > EARLIEST)) return [];
     const fitting = blocks.filter(({ fits }) => fits(choice));
     if (fitting.length > 0) return fitting.map((block) => placed(choice, block));
     if (!wished) return [];

@@ -14,6 +14,7 @@ export interface Character {
 
 /** Swaps and versions are dear; so is what is far harder than the group works at. */
 const TOO_HARD = 3;
+const TOO_EARLY = 14;
 const SWAP = 4;
 const VERSION = 2;
 const THEME = 6;
@@ -31,6 +32,7 @@ function plain(choice: Choice, wishes: DraftWishes, recent: number, fresh: numbe
     wishes.directions.some((id) => exercise.moves.some((move) => move === id.split('-')[0]));
   return (
     TOO_HARD * Math.max(0, choice.effort - USUAL_EFFORT) +
+    TOO_EARLY * choice.tooEarly +
     SWAP * choice.swaps +
     VERSION * Math.max(0, choice.versions - 2) -
     (isTheme ? THEME : 0) +

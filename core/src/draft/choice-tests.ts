@@ -3,6 +3,7 @@ import type { Position } from '../movement/vocabulary.ts';
 import { amountOf, askedBy } from '../people/asked.ts';
 import type { Timeless } from '../people/asks.ts';
 import { AS_ASKED } from '../people/ways.ts';
+import { PARTS_FIRST } from './parts-first.ts';
 import type { Choice } from './pool.ts';
 
 /** Tests that blocks are made of. */
@@ -50,6 +51,25 @@ export const isLoadedOrUpsideDown: Test = (choice) =>
   asks(choice, 'legs', 36) ||
   asks(choice, 'rolls', 0.5) ||
   asks(choice, 'hipsHigh', 18);
+
+/** Goes over the shoulders or rolls along the back: nothing for a class that is not warm. */
+export const goesOver: Test = (choice) =>
+  asks(choice, 'rolls', 0.5) || asks(choice, 'hipsHigh', 18);
+
+/** Lets go inside a part, without ending the class. */
+export const isLettingGo = withSlug('knees-to-chest', 'knee-sway');
+export const isPlainBridge = withSlug('bridge-roll', 'bridge-articulate', 'bridge-hinge-roll');
+export const isBridge: Test = ({ exercise }) => exercise.slug.includes('bridge');
+
+/** For sorting: a part before its whole, else the lighter one first. */
+export function risingByParts(a: Choice, b: Choice): number {
+  const isPart = ({ exercise: one }: Choice, { exercise: other }: Choice) =>
+    one.prepares.includes(other.slug) ||
+    PARTS_FIRST.some(
+      ({ parts, wholes }) => parts.includes(one.slug) && wholes.includes(other.slug),
+    );
+  return Number(isPart(b, a)) - Number(isPart(a, b)) || a.effort - b.effort;
+}
 
 /** How the machine is set for it, as its standard option has it. */
 export function gearOfChoice({ exercise }: Choice) {

@@ -128,7 +128,8 @@ function blockRows(rows: Rows, { blueprint, pool, wishes }: ProgramInput): void 
     rows.program.row(`${sum} + few${name} >= ${least}`);
     rows.program.row(`${sum} - many${name} <= ${most}`);
   };
-  for (const [at, { id, share, exercises, holds = [] }] of blueprint.blocks.entries()) {
+  for (const [at, held] of blueprint.blocks.entries()) {
+    const { id, share, exercises, holds = [], most: limits = [] } = held;
     const inBlock = (weight: (choice: PlacedChoice) => number) =>
       rows.sum((choice) => (choice.block === id ? weight(choice) : 0));
     if (!pool.some(({ block }) => block === id)) continue;
@@ -146,6 +147,12 @@ function blockRows(rows: Rows, { blueprint, pool, wishes }: ProgramInput): void 
       exercises,
       BLOCK_COST.exercise,
     );
+    for (const [of, atMost] of limits) {
+      const sum = inBlock((choice) =>
+        Number(of(choice) && !wishes.mustHave.includes(choice.exercise.slug)),
+      );
+      rows.program.row(`${sum} <= ${atMost}`);
+    }
     holds.forEach((test, which) => {
       if (!pool.some((choice) => choice.block === id && test(choice))) return;
       rows.program.positive(`lack${at}h${which}`, BLOCK_COST.lacking);
@@ -255,12 +262,23 @@ function themeRows(rows: Rows, { wishes }: ProgramInput, holds: ReadonlySet<stri
   }
 }
 
-/** The big exercise, and rungs of its ladder: what leads to it, and what leads to that. */
-function climbRows(rows: Rows, { wishes, rungs }: ProgramInput): void {
-  if (!wishes.climbTo) return;
-  rows.atLeast(slugIs(wishes.climbTo), 1);
-  rows.upTo(({ exercise }) => rungs.isLinked(exercise.slug), LINKED);
-  rows.upTo(({ exercise }) => rungs.isRung(exercise.slug), RUNGS);
+/** The big exercise, and rungs of its ladder no later than it: what leads to it, and what leads to that. */
+function climbRows(rows: Rows, { wishes, rungs, blueprint, pool }: ProgramInput): void {
+  const { climbTo } = wishes;
+  if (!climbTo) return;
+  rows.atLeast(slugIs(climbTo), 1);
+  const at = (block: string) => blueprint.blocks.findIndex(({ id }) => id === block);
+  const top = Math.max(
+    ...pool.filter(({ exercise }) => exercise.slug === climbTo).map(({ block }) => at(block)),
+  );
+  const upTo = (isOne: (slug: string) => boolean, wanted: number) => {
+    const isBefore = ({ exercise, block }: PlacedChoice) =>
+      isOne(exercise.slug) && at(block) <= top;
+    const many = new Set(pool.filter(isBefore).map(({ exercise }) => exercise.slug)).size;
+    rows.total((choice) => Number(isBefore(choice)), { least: Math.min(wanted, many) });
+  };
+  upTo(rungs.isLinked, LINKED);
+  upTo(rungs.isRung, RUNGS);
 }
 
 /** Every prop that the class uses is laid out, fetched and put away. */

@@ -10,7 +10,7 @@ import { buildClass, TOLERANCE_S, type Chosen } from './build-class.ts';
 import { CHARACTERS, type Character } from './characters.ts';
 import { variableOf } from './choice-rows.ts';
 import { classProgram } from './class-program.ts';
-import { poolOf, type DraftContext } from './pool.ts';
+import { poolOf, type Choice, type DraftContext } from './pool.ts';
 import { smallestConflict } from './smallest-conflict.ts';
 import type { Solve } from './solver.ts';
 import { NO_RUNGS, rungsTo, type Rungs } from './rungs.ts';
@@ -68,7 +68,11 @@ export function* draftClass(
   wishes: DraftWishes,
   context: DraftContext,
   solve: Solve,
-  blueprintOf: (wishes: DraftWishes, character: Character) => Blueprint = blueprintFor,
+  blueprintOf: (
+    wishes: DraftWishes,
+    character: Character,
+    pool: readonly Choice[],
+  ) => Blueprint = blueprintFor,
 ): Generator<DraftProgress, DraftResult> {
   const proposals: Proposal[] = [];
   const finish = (): DraftResult => ({
@@ -93,7 +97,7 @@ export function* draftClass(
         .map(({ exercise }) => exercise)
         .filter((slug) => context.catalogue.require(slug).family !== 'release'),
     );
-    const built = climbing(blueprintOf(wishes, character), wishes, choices);
+    const built = climbing(blueprintOf(wishes, character, choices), wishes, choices);
     const pool = placeIn(built, choices, isWished);
     const input = { wishes, context, solve, group, pool, list, character, earlier };
     const made = propose({ ...input, blueprint: built });

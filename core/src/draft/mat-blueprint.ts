@@ -5,9 +5,14 @@ import type { Character } from './characters.ts';
 import {
   at,
   curls,
+  goesOver,
+  isBridge,
+  isLettingGo,
   isLoadedOrUpsideDown,
+  isPlainBridge,
   lies,
   ofFamily,
+  risingByParts,
   softer,
   withSlug,
 } from './choice-tests.ts';
@@ -27,9 +32,12 @@ const UPRIGHT: Record<Character['id'], readonly Position[]> = {
 
 const isArrival = (choice: Choice) =>
   lies(choice) && ofFamily('awareness')(choice) && softer(1)(choice);
-const isPlainBridge = withSlug('bridge-roll', 'bridge-articulate', 'bridge-hinge-roll');
 const isStretch = (choice: Choice) =>
   ofFamily('release')(choice) && choice.exercise.closing === undefined;
+
+const isLegStretch = (choice: Choice) =>
+  isStretch(choice) &&
+  choice.exercise.bodyParts.some((part) => part.startsWith('hip-') || part === 'legs');
 
 /**
  * Down the levels once and up once: lying, on the side, on the front and the hands, upright, rest. Each block has its own
@@ -80,6 +88,8 @@ function wake(minutes: number): Block | undefined {
       ofFamily('trunk', 'spine', 'hips', 'shoulders')(choice) &&
       (!curls(choice) || withSlug('chest-lift')(choice)),
     holds: [isPlainBridge],
+    // Plain, and with one thing added: a third bridge warms nothing new.
+    most: [[isBridge, 2]],
     inOrder: (a, b) => rankInWake(a) - rankInWake(b) || a.effort - b.effort,
   };
 }
@@ -87,11 +97,11 @@ function wake(minutes: number): Block | undefined {
 /** Small things, the plain bridge, then others of it; the first lift of the chest leads over to the front. */
 function rankInWake(choice: Choice): number {
   if (isPlainBridge(choice)) return 1;
-  if (choice.exercise.slug.includes('bridge')) return 2;
+  if (isBridge(choice)) return 2;
   return curls(choice) ? 3 : 0;
 }
 
-/** Four to six in rising order, one letting go inside. */
+/** Four to six in rising order, and behind the top of it something that lets go. Nothing over the shoulders yet. */
 function front(minutes: number): Block {
   return {
     id: 'front',
@@ -101,12 +111,18 @@ function front(minutes: number): Block {
     fits: (choice) =>
       lies(choice) &&
       !withSlug('chest-lift')(choice) &&
-      (isLettingGo(choice) || (ofFamily('trunk', 'spine')(choice) && choice.effort >= 1)),
+      !goesOver(choice) &&
+      (isLettingGo(choice) ||
+        isHardBridge(choice) ||
+        (ofFamily('trunk', 'spine')(choice) && choice.effort >= 1 && !isBridge(choice))),
     holds: minutes >= SHORT ? [isLettingGo, curls] : [curls],
+    most: [
+      [isLettingGo, 1],
+      [isHardBridge, 1],
+    ],
+    inOrder: (a, b) => Number(isLettingGo(a)) - Number(isLettingGo(b)) || risingByParts(a, b),
   };
 }
-
-const isLettingGo = withSlug('knees-to-chest', 'knee-sway');
 
 /** For backs that complain: a still trunk under short levers, no curl. */
 function belly(minutes: number): Block {
@@ -130,14 +146,19 @@ function sides(minutes: number, sparesBacks: boolean): Block | undefined {
     exercises: minutes >= WHOLE ? [3, 5] : [2, 4],
     isSeries: true,
     inOrder: strengthThenStretch,
+    // Strength of that hip, then what opens it.
+    holds: minutes >= SHORT ? [ofFamily('hips'), isOpening] : [ofFamily('hips')],
+    most: [[isOpening, 1]],
     fits: (choice) => at('side-lying')(choice) && !ofFamily('awareness')(choice),
   };
 }
 
+const isHardBridge = withSlug('bridge-curl', 'bridge-leg', 'shoulder-bridge-kick');
+const isOpening = ofFamily('spine');
+
 /** Small before big, the stretch of that side last. */
 function strengthThenStretch(a: Choice, b: Choice): number {
-  const isStretching = ({ exercise }: Choice) => exercise.family !== 'hips';
-  return Number(isStretching(a)) - Number(isStretching(b)) || a.effort - b.effort;
+  return Number(isOpening(a)) - Number(isOpening(b)) || risingByParts(a, b);
 }
 
 /** Back lifts, then the hands; the top of the class. */
@@ -145,13 +166,12 @@ function hands(minutes: number, sparesBacks: boolean): Block | undefined {
   if (minutes < ROUTINE) return undefined;
   const isPlank = at('plank', 'side-support');
   const rank = (choice: Choice) => RANK_IN_HANDS.findIndex((test) => test(choice));
-  const isWhole = (choice: Choice) => Number(!withSlug('plank')(choice));
   return {
     id: 'hands',
     name: sparesBacks ? 'Front and all fours' : 'Front and hands',
     share: [0.14, 0.24],
     exercises: minutes >= WHOLE ? [4, 6] : [2, 4],
-    inOrder: (a, b) => rank(a) - rank(b) || isWhole(a) - isWhole(b) || a.effort - b.effort,
+    inOrder: (a, b) => rank(a) - rank(b) || risingByParts(a, b),
     fits: (choice) =>
       at('prone')(choice) ||
       at('quadruped')(choice) ||
@@ -189,7 +209,8 @@ function upright(
     share: [0.06, 0.14],
     // Nobody stands up for one exercise.
     exercises: isStanding ? [3, 4] : [2, 3],
-    fits: (choice) => at(...places)(choice) && !ofFamily('release', 'awareness')(choice),
+    // The hands were worked just before; what rolls along the back comes last, on the way down to the close.
+    fits: (choice) => at(...places)(choice) && !ofFamily('release', 'awareness', 'plank')(choice),
   };
 }
 
@@ -208,7 +229,10 @@ function close(minutes: number, character: Character['id']): Block {
         ? isStretch(choice) && isUpright(choice)
         : isRest(choice) || (isStretch(choice) && lies(choice) && !isLettingGo(choice)),
     ...(minutes >= SHORT && !staysUp
-      ? { holds: [isStretch, withSlug('final-rest'), withSlug('return-to-sitting')] }
+      ? {
+          holds: [isLegStretch, withSlug('final-rest'), withSlug('return-to-sitting')],
+          most: [[withSlug('neck-lengthen', 'arch-over-ball', 'supported-arch'), 1]],
+        }
       : {}),
   };
 }

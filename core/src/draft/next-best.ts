@@ -107,7 +107,8 @@ function distance(choice: Choice, old: Exercise, was: Choice | undefined): numbe
     (old.swaps.includes(exercise.slug) ? -2 : 0) +
     Math.abs(choice.usualS - (was?.usualS ?? choice.usualS)) / 30 +
     Math.abs(choice.effort - (was?.effort ?? choice.effort)) +
-    choice.swaps * 0.5
+    choice.swaps * 0.5 +
+    choice.tooEarly * 3
   );
 }
 

@@ -20,8 +20,15 @@ export const PARTS_FIRST: readonly { parts: readonly string[]; wholes: readonly 
       'hundred',
       'single-leg-stretch',
       'double-leg-stretch',
+      'bridge-curl',
+      'ball-curl-arms',
     ],
   },
+  {
+    parts: ['side-plank'],
+    wholes: ['twist-side-bend', 'plank-roll-side', 'ball-side-raise'],
+  },
+  { parts: ['half-roll-back'], wholes: ['half-roll-back-turn', 'roll-back-hold-arms'] },
   { parts: ['toe-tap', 'knee-fold'], wholes: ['double-leg-lower', 'double-leg-stretch'] },
   {
     parts: ['plank'],

@@ -25,8 +25,8 @@ export interface DraftContext {
   rules?: readonly Rule[];
 }
 
-/** More variants in a row are a class of their own. */
-const MOST_VARIANTS = 4;
+/** More variants in a row are a class of their own; a short class has fewer. */
+const MOST_VARIANTS = { whole: 4, short: 3, shortUnderS: 2400 } as const;
 
 /** An exercise that could be in the class, with what the choice depends on. */
 export interface Choice {
@@ -43,6 +43,8 @@ export interface Choice {
   mostS: number;
   workS: number;
   isNew: boolean;
+  /** By so many usual options the group is short of what it is drafted for; 0 where it is for them. */
+  tooEarly: number;
   /** How lately the group did it: 1 in its last class, less the longer ago, 0 not in the last weeks. */
   lateness: number;
   /** Swaps that the group would need. */
@@ -115,7 +117,7 @@ function measure(
   const lacksProps = options?.length === 0;
   const item: ExerciseItem = {
     ...newItem(base, exercise),
-    ...offered(exercise, options && !lacksProps ? options : undefined),
+    ...offered(exercise, options && !lacksProps ? options : undefined, wishes.targetS),
   };
   const plan: Plan = { ...base, segments: [{ id: 'one', name: 'One', items: [item] }] };
   const { versions } = chooseOptions(
@@ -144,6 +146,7 @@ function measure(
       usual.totalS + SET_UP_S + (isWork({ exercise }) ? Infinity : SOFT_MORE_S),
     ),
     workS: usual.workS,
+    tooEarly: Math.max(0, (exercise.fromLevel ?? 1) - levelOf(context.attendees)),
     isNew: context.timing.familiar !== undefined && !context.timing.familiar.has(exercise.slug),
     lateness: lately.get(exercise.slug) ?? 0,
     swaps: own
@@ -161,6 +164,7 @@ function measure(
 function offered(
   { optionsAre, options: all, standard }: Exercise,
   options: number[] | undefined,
+  targetS: number,
 ): Pick<ExerciseItem, 'options' | 'variants'> {
   const boxAt = (number: number) => all[number - 1]?.settings?.box ?? 'none';
   // One after another on one setting: nobody fetches a box for one variant.
@@ -168,9 +172,19 @@ function offered(
     (number) => boxAt(number) === boxAt(standard),
   );
   if (optionsAre === 'variants' && numbers.length > 1) {
-    return { variants: numbers.slice(0, MOST_VARIANTS).map((option) => ({ option })) };
+    const most = targetS < MOST_VARIANTS.shortUnderS ? MOST_VARIANTS.short : MOST_VARIANTS.whole;
+    return { variants: numbers.slice(0, most).map((option) => ({ option })) };
   }
   return options ? { options } : {};
+}
+
+/** Whose group is not known yet is taken for the usual one. */
+const USUAL_LEVEL = 2;
+
+/** The usual option of the middle of a group, the lower of two. */
+function levelOf(attendees: readonly Attendee[]): number {
+  const levels = attendees.map(({ person }) => person.level).toSorted((a, b) => a - b);
+  return levels[Math.floor((levels.length - 1) / 2)] ?? USUAL_LEVEL;
 }
 
 /** Undefined where every option can be done with what is at hand. */

@@ -1,6 +1,15 @@
 import type { Block, Blueprint } from './block.ts';
 import type { Character } from './characters.ts';
-import { at, gearOfChoice, lies, ofFamily, softer, withSlug } from './choice-tests.ts';
+import {
+  at,
+  gearOfChoice,
+  goesOver,
+  lies,
+  ofFamily,
+  risingByParts,
+  softer,
+  withSlug,
+} from './choice-tests.ts';
 import type { Choice } from './pool.ts';
 
 const inLoops = (choice: Choice) => {
@@ -11,121 +20,44 @@ const onBox = (kind: 'long' | 'short') => (choice: Choice) => gearOfChoice(choic
 const BY_FEET = ['footwork', 'calf-raise', 'running'];
 const byFeet = withSlug(...BY_FEET);
 const isJump = withSlug('jumping', 'scissor-jump', 'side-jump');
-const feetInLoops = (choice: Choice) =>
-  withSlug('feet-in-straps', 'short-spine', 'long-spine')(choice);
+const isSpineInLoops = withSlug('short-spine', 'long-spine');
+/** On a light spring, with the hands in the loops or on the frame: no work of the bar. */
+const isLightOnAllFours = withSlug('reverse-abdominals', 'quadruped-facing-straps');
 
-/** The box is on once: each proposal has another one. */
-const BOX: Record<Character['id'], 'long' | 'short'> = {
-  near: 'short',
-  fresh: 'long',
-  calm: 'short',
-};
 const WHOLE = 40;
 const SHORT = 25;
 
+const BOXES = ['long', 'short'] as const;
+
 /**
  * Heavy for the feet, lighter for trunk and hands, medium for loops, the box once, medium-heavy on hands and knees, light
- * kneeling, then standing. Common practice.
+ * kneeling, then standing. Each proposal goes its own way between trunk and hands. Common practice.
  */
-export function reformerBlueprint(minutes: number, character: Character['id']): Blueprint {
-  const box = BOX[character];
-  const blocks: (Block | undefined)[] = [
-    {
-      id: 'arrive',
-      name: 'Arrive',
-      share: [0.02, 0.05],
-      exercises: [1, 1],
-      fits: (choice) => lies(choice) && ofFamily('awareness')(choice),
-    },
-    {
-      id: 'feet',
-      name: 'Footwork',
-      share: [0.1, 0.17],
-      exercises: minutes >= SHORT ? [2, 3] : [1, 2],
-      fits: byFeet,
-      holds: [withSlug('footwork')],
-      inOrder: (a, b) => BY_FEET.indexOf(a.exercise.slug) - BY_FEET.indexOf(b.exercise.slug),
-    },
-    {
-      id: 'trunk',
-      name: 'Bridge and trunk',
-      share: [0.1, 0.17],
-      exercises: [2, 3],
-      fits: (choice) =>
-        lies(choice) &&
-        !feetInLoops(choice) &&
-        !byFeet(choice) &&
-        !isJump(choice) &&
-        !onBox('long')(choice) &&
-        ofFamily('trunk', 'spine', 'hips', 'shoulders')(choice),
-      holds: [withSlug('reformer-bridge')],
-    },
-    minutes >= SHORT
-      ? {
-          id: 'loops',
-          name: 'Feet in loops',
-          share: [0.07, 0.14],
-          exercises: [1, 2],
-          fits: (choice) => feetInLoops(choice) || withSlug('reformer-hip-stretch')(choice),
-          holds: [withSlug('feet-in-straps')],
-          // What was worked is stretched behind it.
-          inOrder: (a, b) => Number(ofFamily('release')(a)) - Number(ofFamily('release')(b)),
-        }
-      : undefined,
-    minutes >= WHOLE
-      ? {
-          id: 'box',
-          name: box === 'long' ? 'Long box' : 'Short box',
-          share: [0.08, 0.15],
-          exercises: [2, 4],
-          fits: (choice) => onBox(box)(choice) && !at('kneeling')(choice),
-        }
-      : undefined,
-    {
-      id: 'hands',
-      name: 'Hands and knees',
-      share: [0.08, 0.16],
-      exercises: minutes >= WHOLE ? [2, 4] : [1, 3],
-      fits: (choice) =>
-        at('quadruped', 'plank')(choice) || withSlug('elephant', 'carriage-cat')(choice),
-      holds: [withSlug('knee-stretch', 'elephant', 'reverse-abdominals')],
-    },
-    minutes >= WHOLE
-      ? {
-          id: 'arms',
-          name: 'Arms, upright',
-          share: [0.06, 0.13],
-          exercises: [2, 3],
-          fits: (choice) =>
-            at('kneeling', 'seated')(choice) &&
-            inLoops(choice) &&
-            ofFamily('shoulders', 'hips', 'spine')(choice),
-        }
-      : undefined,
-    {
-      id: 'standing',
-      name: 'Standing',
-      share: [0.05, 0.13],
-      exercises: [1, 2],
-      fits: (choice) =>
-        at('standing')(choice) &&
-        !ofFamily('release')(choice) &&
-        !withSlug('elephant', 'tendon-stretch')(choice),
-      holds: [withSlug('scooter')],
-      // A foot on the floor first.
-      inOrder: (a, b) => Number(!withSlug('scooter')(a)) - Number(!withSlug('scooter')(b)),
-    },
-    {
-      id: 'close',
-      name: 'Close',
-      share: [0.05, 0.11],
-      exercises: [2, 3],
-      fits: (choice) =>
-        withSlug('front-lunge-stretch', 'side-sit-mermaid-reformer', 'roll-down-beside')(choice),
-      holds: [withSlug('roll-down-beside')],
-      inOrder: (a, b) =>
-        Number(withSlug('roll-down-beside')(a)) - Number(withSlug('roll-down-beside')(b)),
-    },
+export function reformerBlueprint(
+  minutes: number,
+  character: Character['id'],
+  wished: readonly Choice[],
+): Blueprint {
+  const between: Record<Character['id'], (Block | undefined)[]> = {
+    near: [loops(minutes), box(minutes, 'short')],
+    // What goes over the shoulders comes no sooner than the middle.
+    fresh: [box(minutes, 'long'), loops(minutes, minutes >= WHOLE)],
+    calm: [loops(minutes), sides(minutes)],
+  };
+  const onWhichBox = BOXES.find((kind) => wished.some(onBox(kind)));
+  const blocks = [
+    ARRIVE,
+    feet(minutes),
+    TRUNK,
+    ...(onWhichBox
+      ? [loops(minutes), box(WHOLE, onWhichBox)]
+      : wished.some(at('side-lying'))
+        ? between.calm
+        : between[character]),
+    hands(minutes),
+    arms(minutes),
+    STANDING,
+    close(minutes),
   ];
   return {
     blocks: blocks.filter((block) => block !== undefined),
@@ -134,3 +66,148 @@ export function reformerBlueprint(minutes: number, character: Character['id']): 
       withSlug('carriage-rest')(choice) || isJump(choice) || !softer(4)(choice),
   };
 }
+
+const ARRIVE: Block = {
+  id: 'arrive',
+  name: 'Arrive',
+  share: [0.02, 0.05],
+  exercises: [1, 1],
+  fits: (choice) => lies(choice) && ofFamily('awareness')(choice),
+};
+
+const feet = (minutes: number): Block => ({
+  id: 'feet',
+  name: 'Footwork',
+  share: [0.11, 0.17],
+  exercises: minutes >= SHORT ? [2, 3] : [1, 2],
+  fits: byFeet,
+  holds: [withSlug('footwork'), withSlug('calf-raise', 'running')],
+  inOrder: (a, b) => BY_FEET.indexOf(a.exercise.slug) - BY_FEET.indexOf(b.exercise.slug),
+});
+
+const TRUNK: Block = {
+  id: 'trunk',
+  name: 'Bridge and trunk',
+  share: [0.1, 0.17],
+  exercises: [2, 3],
+  fits: (choice) =>
+    lies(choice) &&
+    !goesOver(choice) &&
+    !byFeet(choice) &&
+    !isJump(choice) &&
+    !withSlug('feet-in-straps')(choice) &&
+    !onBox('long')(choice) &&
+    ofFamily('trunk', 'spine', 'hips', 'shoulders')(choice),
+  holds: [withSlug('reformer-bridge')],
+  // The bridge stays on the springs of the feet; then lighter, with the hands in the loops.
+  inOrder: (a, b) => springsOf(b) - springsOf(a) || risingByParts(a, b),
+};
+
+/** How strong it is set: a heavy spring is about two medium ones, a medium one two light. */
+function springsOf(choice: Choice): number {
+  const { heavy = 0, medium = 0, light = 0 } = gearOfChoice(choice).springs ?? {};
+  return 4 * heavy + 2 * medium + light;
+}
+
+function loops(minutes: number, isLate = false): Block | undefined {
+  if (minutes < SHORT) return undefined;
+  return {
+    id: 'loops',
+    name: 'Feet in loops',
+    share: [0.07, 0.13],
+    exercises: [1, 2],
+    fits: (choice) =>
+      withSlug('feet-in-straps', 'reformer-hip-stretch')(choice) ||
+      (isLate && isSpineInLoops(choice)),
+    holds: [withSlug('feet-in-straps')],
+    // What was worked is stretched behind it.
+    inOrder: (a, b) =>
+      Number(ofFamily('release')(a)) - Number(ofFamily('release')(b)) || risingByParts(a, b),
+  };
+}
+
+/** The box is on once: each proposal that has one has another. */
+function box(minutes: number, kind: 'long' | 'short'): Block | undefined {
+  if (minutes < WHOLE) return undefined;
+  return {
+    id: 'box',
+    name: kind === 'long' ? 'Long box' : 'Short box',
+    share: [0.08, 0.15],
+    exercises: [2, 4],
+    fits: (choice) => onBox(kind)(choice) && !at('kneeling')(choice),
+    // On one spring; what the trunk does before what is done with light arms.
+    inOrder: (a, b) => springsOf(b) - springsOf(a) || risingByParts(a, b),
+  };
+}
+
+/** Without a box: the legs press and circle lying on the side, one side and then the other. */
+function sides(minutes: number): Block | undefined {
+  if (minutes < WHOLE) return undefined;
+  return {
+    id: 'sides',
+    name: 'On the side',
+    share: [0.06, 0.14],
+    exercises: [1, 2],
+    isSeries: true,
+    fits: (choice) => at('side-lying')(choice) && !isJump(choice),
+    holds: [at('side-lying')],
+  };
+}
+
+/** Knee stretch and elephant first, then the long lever; on the bar, medium-heavy. */
+const hands = (minutes: number): Block => ({
+  id: 'hands',
+  name: 'Hands and knees',
+  share: [0.08, 0.16],
+  exercises: minutes >= WHOLE ? [2, 4] : [1, 3],
+  fits: (choice) =>
+    (at('quadruped', 'plank')(choice) && !isLightOnAllFours(choice)) ||
+    withSlug('elephant', 'carriage-cat')(choice),
+  holds: [withSlug('knee-stretch', 'elephant')],
+  inOrder: (a, b) =>
+    Number(ofFamily('release')(a)) - Number(ofFamily('release')(b)) || risingByParts(a, b),
+});
+
+function arms(minutes: number): Block | undefined {
+  if (minutes < WHOLE) return undefined;
+  return {
+    id: 'arms',
+    name: 'Arms and trunk, light',
+    share: [0.07, 0.13],
+    exercises: [2, 3],
+    fits: (choice) =>
+      isLightOnAllFours(choice) ||
+      (at('kneeling', 'seated')(choice) &&
+        inLoops(choice) &&
+        ofFamily('shoulders', 'hips', 'spine')(choice)),
+    holds: [at('kneeling')],
+    most: [[isLightOnAllFours, 1]],
+  };
+}
+
+const STANDING: Block = {
+  id: 'standing',
+  name: 'Standing',
+  share: [0.05, 0.13],
+  exercises: [1, 2],
+  fits: (choice) =>
+    at('standing')(choice) &&
+    !ofFamily('release')(choice) &&
+    !withSlug('elephant', 'tendon-stretch')(choice),
+  holds: [withSlug('scooter')],
+  // A foot on the floor first.
+  inOrder: (a, b) => Number(!withSlug('scooter')(a)) - Number(!withSlug('scooter')(b)),
+};
+
+const close = (minutes: number): Block => ({
+  id: 'close',
+  name: 'Close',
+  share: [0.05, 0.11],
+  exercises: minutes >= WHOLE ? [2, 3] : [1, 2],
+  fits: (choice) =>
+    withSlug('front-lunge-stretch', 'roll-down-beside')(choice) ||
+    (minutes >= WHOLE && withSlug('side-sit-mermaid-reformer')(choice)),
+  holds: [withSlug('roll-down-beside')],
+  inOrder: (a, b) =>
+    Number(withSlug('roll-down-beside')(a)) - Number(withSlug('roll-down-beside')(b)),
+});

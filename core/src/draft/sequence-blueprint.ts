@@ -1,13 +1,16 @@
 import type { Blueprint } from './block.ts';
-import { lies, ofFamily, softer, withSlug } from './choice-tests.ts';
+import { curls, isPlainBridge, lies, ofFamily, softer, withSlug } from './choice-tests.ts';
 import type { Choice } from './pool.ts';
 
 const placeIn1945 = ({ exercise }: Choice) => exercise.classicOrder ?? Infinity;
 /** Exercises of the order that end it standing. */
 const LAST_IN_ORDER = 34;
 const LATE_IN_ORDER = 29;
+const WHOLE = 40;
 
-/** The published order, 3 to 10 each and no pauses, from a breath to the push-up. */
+const isInOrder = ({ exercise }: Choice) => exercise.classicOrder !== undefined;
+
+/** The published order, 3 to 10 each and no pauses, from a breath and what warms the back for it to the push-up. */
 export function sequenceBlueprint(minutes: number): Blueprint {
   return {
     blocks: [
@@ -16,14 +19,29 @@ export function sequenceBlueprint(minutes: number): Blueprint {
         name: 'Arrive',
         share: [0.04, 0.08],
         exercises: [1, 2],
-        fits: (choice) => lies(choice) && ofFamily('awareness')(choice) && softer(1)(choice),
+        fits: (choice) => lies(choice) && ofFamily('awareness')(choice) && softer(0.5)(choice),
+      },
+      {
+        // It begins with a hard one: nobody goes there straight from the first breath.
+        id: 'wake',
+        name: 'Wake',
+        share: [0.08, 0.11],
+        exercises: minutes >= WHOLE ? [2, 4] : [2, 3],
+        fits: (choice) =>
+          lies(choice) &&
+          softer(1.5)(choice) &&
+          !isInOrder(choice) &&
+          ofFamily('trunk', 'spine', 'hips', 'awareness')(choice) &&
+          (!curls(choice) || withSlug('chest-lift')(choice)),
+        holds: [isPlainBridge, withSlug('chest-lift')],
+        inOrder: (a, b) => Number(curls(a)) - Number(curls(b)) || a.effort - b.effort,
       },
       {
         id: 'sequence',
         name: 'In order',
-        share: [0.8, 0.95],
+        share: [0.7, 0.86],
         exercises: [Math.min(12, Math.round(minutes * 0.4)), 34],
-        fits: ({ exercise }) => exercise.classicOrder !== undefined,
+        fits: isInOrder,
         holds: [
           ({ exercise }) => exercise.classicOrder === LAST_IN_ORDER,
           // Before the last one something as hard: nobody goes from a rest to a push-up.

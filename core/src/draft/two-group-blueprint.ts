@@ -3,9 +3,13 @@ import type { Character } from './characters.ts';
 import {
   at,
   curls,
+  isBridge,
+  isLettingGo,
   isLoadedOrUpsideDown,
+  isPlainBridge,
   lies,
   ofFamily,
+  risingByParts,
   softer,
   withSlug,
 } from './choice-tests.ts';
@@ -15,8 +19,6 @@ import type { Choice } from './pool.ts';
 export const TWO_GROUPS = { together: 255, changeOver: 150 } as const;
 
 const isFirst = withSlug('standing-roll-down');
-const isPlainBridge = withSlug('bridge-roll', 'bridge-articulate', 'bridge-hinge-roll');
-const isLettingGo = withSlug('knees-to-chest', 'knee-sway');
 
 /**
  * The mat half between what all do together: known things in long series, a class of its own with a crest of its own.
@@ -79,7 +81,7 @@ export function matHalfBlueprint(
         at('quadruped'),
         withSlug('plank', 'bird-dog'),
       ],
-      inOrder: (a, b) => rankOnHands(a) - rankOnHands(b) || leading(a, b) || a.effort - b.effort,
+      inOrder: (a, b) => rankOnHands(a) - rankOnHands(b) || risingByParts(a, b),
     },
     {
       id: 'together-again',
@@ -115,13 +117,8 @@ function rankOnBack(choice: Choice): number {
   if (withSlug('pelvic-tilt')(choice)) return 0.3;
   if (ofFamily('awareness')(choice)) return isArriving(choice) ? 0 : 0.6;
   if (isPlainBridge(choice)) return 1;
-  if (choice.exercise.slug.includes('bridge')) return 2;
+  if (isBridge(choice)) return 2;
   return isLettingGo(choice) ? 4 : 3;
-}
-
-/** A part before its whole. */
-function leading({ exercise: a }: Choice, { exercise: b }: Choice): number {
-  return Number(b.prepares.includes(a.slug)) - Number(a.prepares.includes(b.slug));
 }
 
 function rankOnHands(choice: Choice): number {

@@ -106,6 +106,8 @@ export const ExerciseFields = z.strictObject({
   otherNames: z.array(words).max(FEW).default([]),
   /** How it ends a class: the rest behind everything, or the way up behind that. */
   closing: z.enum(['rest', 'way-up']).optional(),
+  /** The usual option of a group, 1 to 4, from which it is drafted for that group; any where it is left out. */
+  fromLevel: z.number().int().min(2).max(4).optional(),
   /** Place in the mat order published by Pilates and Miller, Return to Life through Contrology (1945). */
   classicOrder: z.number().int().min(1).max(34).optional(),
   machine: Machine,

@@ -91,6 +91,9 @@ const Written = z.strictObject({
   position: fields.position,
   endPosition: fields.endPosition,
   closing: fields.closing,
+  fromLevel: fields.fromLevel.describe(
+    'The usual option of a group, 2 to 4, from which drafts hold it; any where it is left out.',
+  ),
   purpose: fields.purpose.describe('What it is for, in one line.'),
   dose: fields.dose,
   usual: fields.usual.describe('The usual least and most, in the unit of the dose.'),

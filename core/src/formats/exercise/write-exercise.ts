@@ -21,6 +21,7 @@ export function writeExercise(exercise: Exercise): ExerciseDocumentInput {
     position: exercise.position,
     endPosition: exercise.endPosition,
     closing: exercise.closing,
+    fromLevel: exercise.fromLevel,
     purpose: exercise.purpose,
     dose: writeDose(exercise.dose),
     usual: exercise.usual,

@@ -53,6 +53,9 @@ function Page({ exercise }: { exercise: Exercise }) {
         (usual {exercise.usual.least} to {exercise.usual.most})
         {exercise.otherNames.length > 0 ? ` · also: ${exercise.otherNames.join(', ')}` : ''}
         {exercise.classicOrder ? ` · number ${exercise.classicOrder} of the 1945 mat order` : ''}
+        {exercise.fromLevel
+          ? ` · drafted for groups from usual option ${exercise.fromLevel} on`
+          : ''}
       </p>
       {exercise.optionsAre === 'variants' ? (
         <p className="mt-1 text-soft">

@@ -102,6 +102,15 @@ function Naming({ form, draft, isNew }: FieldsProps) {
   );
 }
 
+/** From which usual option of a group on it is drafted. */
+const LEVELS = [
+  { value: '1', name: 'any group' },
+  ...[2, 3, 4].map((level) => ({
+    value: String(level),
+    name: `groups from usual option ${level} on`,
+  })),
+];
+
 /** How it is done: where, by what kind of repetition, on which sides. */
 function Kind({ form, draft }: FieldsProps) {
   const set = form.setValue;
@@ -133,6 +142,12 @@ function Kind({ form, draft }: FieldsProps) {
           { value: 'variants', name: 'variants, in turn' },
         ]}
         onChange={(value) => set('optionsAre', value, TURNED)}
+      />
+      <Select
+        label="Drafted for"
+        value={String(draft.fromLevel ?? 1)}
+        choices={LEVELS}
+        onChange={(value) => set('fromLevel', value === '1' ? undefined : Number(value), TURNED)}
       />
     </>
   );
