@@ -1,6 +1,7 @@
 import { draftPlan, type Proposal } from '@wrenfern/core/draft/draft-plan';
 import { analyse } from '@wrenfern/core/analyse';
-import { criteriaOf, type Criterion } from '@wrenfern/core/draft/draft-criteria';
+import { criteriaOf } from '@wrenfern/core/draft/draft-criteria';
+import { criterion, type Criterion } from '@wrenfern/core/draft/criteria/drafted';
 import { loadSolver } from '@wrenfern/core/draft/solver';
 import { DraftWishes } from '@wrenfern/core/draft/wishes';
 import { Person } from '@wrenfern/core/people/person';
@@ -115,10 +116,10 @@ function twoGroupCriteria({ plan, totalS }: Proposal): Criterion[] {
   });
   const rules = ['halves-equal', 'half-size', 'half-gear', 'at-its-place', 'few-words'];
   return [
-    { id: 'length', isMet: off <= 0.05 * plan.targetS, found: `${off} s off` },
+    criterion('length', off <= 0.05 * plan.targetS, `${off} s off`),
     ...rules.map((id) => {
       const found = findings.filter(({ rule }) => rule === id).map(({ sentence }) => sentence);
-      return { id, isMet: found.length === 0, found: found.join(' ') };
+      return criterion(id, found.length === 0, found.join(' '));
     }),
   ];
 }

@@ -22,8 +22,8 @@ export interface Block {
   rounds?: number;
   /** Seconds of pause behind it. */
   pauseS?: number;
-  /** In a published order, which no search changes. */
-  inOrder?: (a: Choice, b: Choice) => number;
+  /** In this order, which no search changes: lower first, of equals the lighter, and parts before their wholes. */
+  rank?: (choice: Choice) => number;
 }
 
 /** How a class is built up: its blocks in turn. Which exercises fill them is found afterwards. */

@@ -72,7 +72,7 @@ export function climbing(
     fits: (choice) =>
       isGoal(choice) || (leadsThere(choice) && !before.some(({ fits }) => fits(choice))),
     holds: [isGoal],
-    inOrder: (a, b) => Number(isGoal(a)) - Number(isGoal(b)) || a.effort - b.effort,
+    rank: (choice) => Number(isGoal(choice)),
   };
   const after = blocks.slice(behind).map((block): Block => ({
     ...block,
@@ -83,12 +83,14 @@ export function climbing(
 
 /** The block of what the class climbs to: all else that works there comes before it, what lets go behind. */
 function toppedBy(block: Block, isGoal: (choice: Choice) => boolean): Block {
-  const { inOrder } = block;
-  const rank = (choice: Choice) =>
-    choice.exercise.family === 'release' ? 2 : Number(isGoal(choice));
+  const { rank } = block;
+  const own = (choice: Choice) => rank?.(choice) ?? 0;
   return {
     ...block,
-    inOrder: (a, b) => rank(a) - rank(b) || (inOrder?.(a, b) ?? a.effort - b.effort),
+    rank: (choice) => {
+      if (choice.exercise.family === 'release') return Number.MAX_SAFE_INTEGER;
+      return isGoal(choice) ? Number.MAX_SAFE_INTEGER - 1 : own(choice);
+    },
   };
 }
 

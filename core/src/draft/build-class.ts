@@ -8,6 +8,7 @@ import { placeOf, type Bracket, type ExerciseItem, type Item, type Plan } from '
 import { rulesOf } from '../plan/schools.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 import { doseOf } from '../plan/usual.ts';
+import { arranged } from './arrange.ts';
 import { fitTime } from './fit-time.ts';
 import type { Blueprint } from './block.ts';
 import type { PlacedChoice } from './blueprint.ts';
@@ -46,12 +47,12 @@ export function buildClass(
   const ordered = {
     ...searched,
     segments: searched.segments.map((segment) => {
-      const isGiven = blueprint.blocks.find(({ id }) => id === segment.id)?.inOrder;
+      const isGiven = blueprint.blocks.find(({ id }) => id === segment.id)?.rank;
       return isGiven ? (blocks.segments.find(({ id }) => id === segment.id) ?? segment) : segment;
     }),
   };
   const whole = withPauses(bracketed(ordered, blueprint, context), blueprint);
-  const given = new Set(blueprint.blocks.flatMap(({ id, inOrder }) => (inOrder ? [id] : [])));
+  const given = new Set(blueprint.blocks.flatMap(({ id, rank }) => (rank ? [id] : [])));
   return fitTime(mended(whole, given, context, group), context, TOLERANCE_S);
 }
 
@@ -62,14 +63,11 @@ function segmentsOf(
   wishes: DraftWishes,
 ): Plan['segments'] {
   return blocks
-    .map(({ id, name, inOrder }) => ({
-      id,
-      name,
-      items: chosen
-        .filter(({ choice }) => choice.block === id)
-        .sort((a, b) => inOrder?.(a.choice, b.choice) ?? byReadiness(a, b))
-        .map((each) => itemOf(each, wishes)),
-    }))
+    .map(({ id, name, rank }) => {
+      const held = chosen.filter(({ choice }) => choice.block === id);
+      const inOrder = rank ? arranged(held, rank) : held.toSorted(byReadiness);
+      return { id, name, items: inOrder.map((each) => itemOf(each, wishes)) };
+    })
     .filter(({ items }) => items.length > 0);
 }
 

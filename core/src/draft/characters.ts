@@ -1,3 +1,4 @@
+import { servesTheme } from './criteria/wished.ts';
 import type { Choice } from './pool.ts';
 import type { DraftWishes } from './wishes.ts';
 
@@ -14,7 +15,7 @@ export interface Character {
 
 /** Swaps and versions are dear; so is what is far harder than the group works at. */
 const TOO_HARD = 3;
-const TOO_EARLY = 14;
+const TOO_EARLY = 24;
 const SWAP = 4;
 const VERSION = 2;
 const THEME = 6;
@@ -26,16 +27,12 @@ const USUAL_EFFORT = 2;
 
 function plain(choice: Choice, wishes: DraftWishes, recent: number, fresh: number): number {
   const { exercise } = choice;
-  const isTheme =
-    wishes.foundations.some((id) => exercise.teaches.some(({ foundation }) => foundation === id)) ||
-    wishes.bodyParts.some((part) => exercise.bodyParts.includes(part)) ||
-    wishes.directions.some((id) => exercise.moves.some((move) => move === id.split('-')[0]));
   return (
     TOO_HARD * Math.max(0, choice.effort - USUAL_EFFORT) +
     TOO_EARLY * choice.tooEarly +
     SWAP * choice.swaps +
     VERSION * Math.max(0, choice.versions - 2) -
-    (isTheme ? THEME : 0) +
+    (servesTheme(exercise, wishes) ? THEME : 0) +
     // On the machine there are fewer to choose from, and the same come back of themselves.
     recent * choice.lateness * (exercise.machine === 'reformer' ? MACHINE_RECENT : 1) +
     (choice.isNew ? fresh : 0) +

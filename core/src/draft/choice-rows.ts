@@ -3,6 +3,9 @@ import type { ChoiceTest, Choosable, DraftRows } from '../review/draft-rows.ts';
 import type { Group } from '../review/group.ts';
 import { sumText, type LinearProgram } from './linear-program.ts';
 
+/** What it costs that something is missing that a rule wants. */
+const MISSED = 60;
+
 export const variableOf = (index: number) => `x${index}`;
 
 /** Of what class the choice is made. */
@@ -21,6 +24,7 @@ export class ChoiceRows<Choice extends Choosable> implements DraftRows {
   readonly group: Group;
   readonly targetS: number;
   readonly lengthHolds: boolean;
+  private missable = 0;
   private readonly places: ReadonlyMap<Choosable, number>;
 
   constructor(program: LinearProgram, pool: readonly Choice[], setting: ChoiceSetting) {
@@ -48,7 +52,13 @@ export class ChoiceRows<Choice extends Choosable> implements DraftRows {
   }
 
   upTo(test: ChoiceTest, wanted: number): void {
-    this.atLeast(test, Math.min(wanted, this.pool.filter(test).length));
+    const most = Math.min(wanted, this.pool.filter(test).length);
+    if (most === 0) return;
+    // What is there may be out of reach for another reason: then it is missed, at a price.
+    this.missable += 1;
+    const missed = `missed${this.missable}`;
+    this.program.positive(missed, MISSED);
+    this.program.row(`${this.sum((choice) => Number(test(choice)))} + ${missed} >= ${most}`);
   }
 
   atMost(test: ChoiceTest, most: number): void {

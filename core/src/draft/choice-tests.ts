@@ -1,9 +1,8 @@
-import { optionOf, type Exercise } from '../movement/exercise.ts';
+import { optionOf, type Exercise, type Option } from '../movement/exercise.ts';
 import type { Position } from '../movement/vocabulary.ts';
 import { amountOf, askedBy } from '../people/asked.ts';
 import type { Timeless } from '../people/asks.ts';
 import { AS_ASKED } from '../people/ways.ts';
-import { PARTS_FIRST } from './parts-first.ts';
 import type { Choice } from './pool.ts';
 
 /** Tests that blocks are made of. */
@@ -34,10 +33,13 @@ export const softer =
 const optionOfChoice = ({ exercise, options }: Choice) =>
   optionOf(exercise, options?.at(-1) ?? exercise.standard);
 
-function asks(choice: Choice, ask: Timeless, from: number): boolean {
-  const asked = askedBy(optionOfChoice(choice), AS_ASKED);
+function optionAsks(option: Option, ask: Timeless, from: number): boolean {
+  const asked = askedBy(option, AS_ASKED);
   return !asked || (amountOf(asked, ask, 'either') ?? Infinity) >= from;
 }
+
+const asks = (choice: Choice, ask: Timeless, from: number) =>
+  optionAsks(optionOfChoice(choice), ask, from);
 
 /** The chest leaves the floor from lying. */
 export const curls: Test = (choice) => asks(choice, 'chestLifted', 0.5);
@@ -46,30 +48,20 @@ export const curls: Test = (choice) => asks(choice, 'chestLifted', 0.5);
  * What a class for backs that complain leaves out: bends under load, both legs low, rolling, upside down, the chest
  * lifted far. Degrees, thousandths, centimetres as measured. Common practice.
  */
+export const optionIsLoadedOrUpsideDown = (option: Option) =>
+  optionAsks(option, 'loadedRound', 1) || optionAsks(option, 'legs', 36) || optionGoesOver(option);
 export const isLoadedOrUpsideDown: Test = (choice) =>
-  asks(choice, 'loadedRound', 1) ||
-  asks(choice, 'legs', 36) ||
-  asks(choice, 'rolls', 0.5) ||
-  asks(choice, 'hipsHigh', 18);
+  optionIsLoadedOrUpsideDown(optionOfChoice(choice));
 
 /** Goes over the shoulders or rolls along the back: nothing for a class that is not warm. */
-export const goesOver: Test = (choice) =>
-  asks(choice, 'rolls', 0.5) || asks(choice, 'hipsHigh', 18);
+export const optionGoesOver = (option: Option) =>
+  optionAsks(option, 'rolls', 0.5) || optionAsks(option, 'hipsHigh', 18);
+export const goesOver: Test = (choice) => optionGoesOver(optionOfChoice(choice));
 
 /** Lets go inside a part, without ending the class. */
 export const isLettingGo = withSlug('knees-to-chest', 'knee-sway');
 export const isPlainBridge = withSlug('bridge-roll', 'bridge-articulate', 'bridge-hinge-roll');
 export const isBridge: Test = ({ exercise }) => exercise.slug.includes('bridge');
-
-/** For sorting: a part before its whole, else the lighter one first. */
-export function risingByParts(a: Choice, b: Choice): number {
-  const isPart = ({ exercise: one }: Choice, { exercise: other }: Choice) =>
-    one.prepares.includes(other.slug) ||
-    PARTS_FIRST.some(
-      ({ parts, wholes }) => parts.includes(one.slug) && wholes.includes(other.slug),
-    );
-  return Number(isPart(b, a)) - Number(isPart(a, b)) || a.effort - b.effort;
-}
 
 /** How the machine is set for it, as its standard option has it. */
 export function gearOfChoice({ exercise }: Choice) {

@@ -1,3 +1,4 @@
+import { optionOf } from '../movement/exercise.ts';
 import type { SpineMove } from '../movement/vocabulary.ts';
 import { rulesOf } from '../plan/schools.ts';
 import { isWork, type ChoiceTest } from '../review/draft-rows.ts';
@@ -9,6 +10,7 @@ import type { Blueprint } from './block.ts';
 import type { PlacedChoice } from './blueprint.ts';
 import type { Character } from './characters.ts';
 import { ChoiceRows, variableOf } from './choice-rows.ts';
+import { gearOfChoice } from './choice-tests.ts';
 import { LinearProgram } from './linear-program.ts';
 import { PARTS_FIRST } from './parts-first.ts';
 import type { Rungs } from './rungs.ts';
@@ -22,7 +24,7 @@ const THEME_SHARE = 0.23;
 /** The share of the directed time that a direction takes when it is the theme. */
 const DIRECTION_SHARE = 0.25;
 /** How much of an earlier proposal may come again. */
-const SAME_AT_MOST = 0.6;
+const SAME_AT_MOST = { mat: 0.6, reformer: 0.7 } as const;
 /** What stands in an earlier proposal already: three drafts are three classes. */
 const AGAIN = 8;
 const RUNGS = 3;
@@ -44,6 +46,8 @@ export interface ProgramInput {
   correctionS: number;
   /** Slugs of each earlier proposal, letting go not counted. */
   earlier: readonly (readonly string[])[];
+  /** Sets of exercises that an earlier try showed not to go together. */
+  notAgain?: readonly (readonly string[])[];
   /** All that there are when left out. */
   rules?: readonly Rule[];
 }
@@ -91,11 +95,15 @@ export function classProgram(input: ProgramInput): string {
   }
   if (holds.has('climb')) climbRows(rows, input);
   flowCosts(rows, input);
+  gearRows(rows, input);
+  for (const slugs of input.notAgain ?? []) {
+    rows.atMost(({ exercise }) => slugs.includes(exercise.slug), slugs.length - 1);
+  }
   for (const slugs of input.earlier) {
     const again = new Set(slugs);
     rows.atMost(
       ({ exercise }) => again.has(exercise.slug) && exercise.family !== 'release',
-      Math.floor(SAME_AT_MOST * slugs.length),
+      Math.floor(SAME_AT_MOST[wishes.machine] * slugs.length),
     );
   }
   return program.text();
@@ -280,6 +288,42 @@ function climbRows(rows: Rows, { wishes, rungs, blueprint, pool }: ProgramInput)
   upTo(rungs.isLinked, LINKED);
   upTo(rungs.isRung, RUNGS);
 }
+
+/** What a further way to set the machine costs within a block, and another way to face on it. */
+const GEAR_COST = { setting: 12, facing: 8 } as const;
+/** Ways to set it in ten minutes; a little under what a teacher bears, for not all can be done in one go. Common practice. */
+const SETTINGS_IN_10_MIN = 2.9;
+
+/** A block of the machine is done on as few settings as it can be, and the class on not too many. */
+function gearRows(rows: Rows, { pool, wishes }: ProgramInput): void {
+  if (wishes.machine !== 'reformer') return;
+  const users = (keyOf: (choice: PlacedChoice) => unknown, name: string, cost: number) => {
+    const held = new Map<string, number[]>();
+    pool.forEach((choice, index) => {
+      const key = JSON.stringify(keyOf(choice) ?? {});
+      // What asks for nothing leaves the machine as it stands.
+      if (key === '{}') return;
+      const inBlock = `${choice.block} ${key}`;
+      held.set(inBlock, [...(held.get(inBlock) ?? []), index]);
+    });
+    return [...held.values()].map((indices, at) => {
+      const variable = `${name}${at}`;
+      rows.program.positive(variable, cost);
+      for (const index of indices) rows.program.row(`${variable} - ${variableOf(index)} >= 0`);
+      return variable;
+    });
+  };
+  const settings = users(({ exercise }) => settingOf(exercise), 'set', GEAR_COST.setting);
+  users((choice) => gearOfChoice(choice).facing, 'face', GEAR_COST.facing);
+  const most = Math.floor((wishes.targetS / 600) * SETTINGS_IN_10_MIN) + 1;
+  rows.program.positive('manySettings', BLOCK_COST.lacking);
+  rows.program.row(`${settings.join(' + ')} - manySettings <= ${most}`);
+}
+
+const settingOf = (exercise: PlacedChoice['exercise']) => {
+  const { moreSpring: _effect, ...gear } = optionOf(exercise, exercise.standard).settings ?? {};
+  return gear;
+};
 
 /** Every prop that the class uses is laid out, fetched and put away. */
 function flowCosts(rows: Rows, { pool, character }: ProgramInput): void {

@@ -10,6 +10,8 @@ import { buildClass, TOLERANCE_S, type Chosen } from './build-class.ts';
 import { CHARACTERS, type Character } from './characters.ts';
 import { variableOf } from './choice-rows.ts';
 import { classProgram } from './class-program.ts';
+import type { Criterion } from './criteria/drafted.ts';
+import { criteriaOf } from './draft-criteria.ts';
 import { poolOf, type Choice, type DraftContext } from './pool.ts';
 import { smallestConflict } from './smallest-conflict.ts';
 import type { Solve } from './solver.ts';
@@ -50,6 +52,9 @@ export interface DraftProgress {
 /** Limits for one program: to choose a class, and only to see whether there is one. */
 /** The branches end a choice, not the clock: the same seed gives the same class on any machine. */
 const CHOOSE = { seconds: 30, gap: 0.06, nodes: 60 } as const;
+/** Where there is less to choose from, the best is found sooner. */
+const CHOOSE_OF_FEW = { seconds: 30, gap: 0.02, nodes: 300 } as const;
+const FEW = 100;
 const LOOK = { seconds: 2, gap: 10 } as const;
 /** How often a choice is made again after its length was measured in its order. */
 const TRIES = 3;
@@ -90,6 +95,7 @@ export function* draftClass(
   const choices = poolOf(wishes, context);
   const list = wishList(wishes, choices, context.catalogue);
   const isWished = wishedFor(wishes, context);
+  const missed = (plan: Plan) => missedOf(plan, wishes, context);
   for (const character of CHARACTERS) {
     yield progress('choosing');
     const earlier = proposals.map(({ plan }) =>
@@ -99,7 +105,7 @@ export function* draftClass(
     );
     const built = climbing(blueprintOf(wishes, character, choices), wishes, choices);
     const pool = placeIn(built, choices, isWished);
-    const input = { wishes, context, solve, group, pool, list, character, earlier };
+    const input = { wishes, context, solve, group, pool, list, character, earlier, missed };
     const made = propose({ ...input, blueprint: built });
     if (!made && proposals.length === 0) {
       yield progress('looking for what is in the way');
@@ -127,6 +133,12 @@ function rungsFor(
   return climbTo === undefined ? NO_RUNGS : rungsTo(climbTo, catalogue);
 }
 
+/** A half of two groups is held against what halves must be, by who drafts both. */
+function missedOf(plan: Plan, wishes: DraftWishes, { catalogue, timing, wholeS }: DraftContext) {
+  if (wholeS !== undefined) return [];
+  return criteriaOf(plan, wishes, catalogue, timing).filter(({ isMet }) => !isMet);
+}
+
 interface ProposeInput {
   wishes: DraftWishes;
   context: DraftContext;
@@ -137,16 +149,68 @@ interface ProposeInput {
   list: readonly Wish[];
   character: Character;
   earlier: readonly (readonly string[])[];
+  /** What a plan is not that it must be. */
+  missed: (plan: Plan) => Criterion[];
 }
 
-/** Chooses, orders and measures; what comes out too short or long is chosen again with that known. */
+/** How often a class that is not yet what a draft must be is chosen again without what was in the way. */
+const AGAIN = 3;
+
+/**
+ * Chooses, orders and measures; what comes out too short or long is chosen again with that known, and what is not what a
+ * draft must be without what was in the way. The best of all is proposed.
+ */
 function propose(input: ProposeInput): Proposal | undefined {
   const { wishes, context, group, character } = input;
+  const retime = (plan: Plan) => timePlan(plan, context.catalogue, context.timing);
+  const notAgain: string[][] = [];
+  let best: { plan: Plan; misses: number } | undefined;
+  for (let turn = 0; turn <= AGAIN; turn += 1) {
+    const plan = ofItsLength(input, notAgain);
+    if (!plan) break;
+    const missed = input.missed(plan);
+    if (!best || missed.length < best.misses) best = { plan, misses: missed.length };
+    const next = missed
+      .map(({ by }) => by.filter((slug) => !isAsked(slug, wishes)))
+      // What its block is for is not left out altogether.
+      .filter((by) => by.length > 1 || by.some((slug) => !isHeld(slug, input)));
+    if (next.length === 0) break;
+    notAgain.push(...next);
+  }
+  if (!best) return undefined;
+  const timeline = retime(best.plan);
+  return {
+    id: character.id,
+    name: character.name,
+    plan: best.plan,
+    totalS: timeline.totalS,
+    reasons: whyChosen(best.plan, wishes, context, group),
+    character: '',
+    findings: reviewOrder({ ...context, plan: best.plan, timeline, retime, group }).length,
+  };
+}
+
+function isHeld(slug: string, { pool, blueprint }: ProposeInput): boolean {
+  return pool.some(
+    (choice) =>
+      choice.exercise.slug === slug &&
+      blueprint.blocks.some(
+        ({ id, holds = [] }) => id === choice.block && holds.some((test) => test(choice)),
+      ),
+  );
+}
+
+const isAsked = (slug: string, { mustHave, climbTo }: DraftWishes) =>
+  slug === climbTo || mustHave.includes(slug);
+
+/** Chosen again and again until its length is right, without those that do not go together. */
+function ofItsLength(input: ProposeInput, notAgain: readonly string[][]): Plan | undefined {
+  const { wishes, context, group } = input;
   let correctionS = 0;
   let best: Plan | undefined;
   let bestOff = Infinity;
   for (let turn = 0; turn < TRIES; turn += 1) {
-    const chosen = choose(input, correctionS);
+    const chosen = choose(input, correctionS, notAgain);
     if (!chosen) break;
     const plan = buildClass(chosen, input.blueprint, wishes, context, group);
     const { overS } = timePlan(plan, context.catalogue, context.timing);
@@ -154,21 +218,14 @@ function propose(input: ProposeInput): Proposal | undefined {
     if (bestOff <= TOLERANCE_S) break;
     correctionS -= overS;
   }
-  if (!best) return undefined;
-  const retime = (plan: Plan) => timePlan(plan, context.catalogue, context.timing);
-  const timeline = retime(best);
-  return {
-    id: character.id,
-    name: character.name,
-    plan: best,
-    totalS: timeline.totalS,
-    reasons: whyChosen(best, wishes, context, group),
-    character: '',
-    findings: reviewOrder({ ...context, plan: best, timeline, retime, group }).length,
-  };
+  return best;
 }
 
-function choose(input: ProposeInput, correctionS: number): Chosen[] | undefined {
+function choose(
+  input: ProposeInput,
+  correctionS: number,
+  notAgain: readonly string[][],
+): Chosen[] | undefined {
   const { pool, solve } = input;
   const solution = solve(
     classProgram({
@@ -176,8 +233,9 @@ function choose(input: ProposeInput, correctionS: number): Chosen[] | undefined 
       ...rulesIn(input.context),
       rungs: rungsFor(input.wishes, input.context.catalogue),
       correctionS,
+      notAgain,
     }),
-    CHOOSE,
+    pool.length < FEW ? CHOOSE_OF_FEW : CHOOSE,
   );
   if (solution.kind !== 'found') return undefined;
   return pool.flatMap((choice, index) =>
@@ -199,7 +257,7 @@ function inTheWay({
   pool,
   blueprint,
   list,
-}: Omit<ProposeInput, 'character' | 'earlier'>): DraftResult {
+}: Omit<ProposeInput, 'character' | 'earlier' | 'missed'>): DraftResult {
   const isPossible = (some: readonly Wish[]) => {
     const program = classProgram({
       pool,

@@ -28,16 +28,17 @@ export function* draftTwoGroups(
   context: DraftContext,
   solve: Solve,
 ): Generator<DraftProgress, DraftResult> {
+  const ofWhole = { ...context, wholeS: wishes.targetS };
   const halfS = (wishes.targetS - TWO_GROUPS.changeOver - 2 * TWO_GROUPS.together) / 2;
   const { familiar } = context.timing;
   const known = familiar && familiar.size >= ENOUGH_KNOWN ? familiar : undefined;
   const matS = Math.round(halfS + 2 * TWO_GROUPS.together);
-  const mat = yield* draftClass(wishesAt('mat', matS, wishes, context), context, solve, () =>
+  const mat = yield* draftClass(wishesAt('mat', matS, wishes, context), ofWhole, solve, () =>
     matHalfBlueprint(matS, known),
   );
   if (mat.kind !== 'proposals') return mat;
   const machineWishes = wishesAt('reformer', Math.round(halfS), wishes, context);
-  const halfOnly = { ...context, rules: (context.rules ?? RULES).filter(isOfAHalf) };
+  const halfOnly = { ...ofWhole, rules: (context.rules ?? RULES).filter(isOfAHalf) };
   const machine = yield* draftClass(machineWishes, halfOnly, solve, (_wishes, { id }) =>
     machineHalfBlueprint(id),
   );

@@ -12,7 +12,6 @@ import {
   isPlainBridge,
   lies,
   ofFamily,
-  risingByParts,
   softer,
   withSlug,
 } from './choice-tests.ts';
@@ -90,7 +89,7 @@ function wake(minutes: number): Block | undefined {
     holds: [isPlainBridge],
     // Plain, and with one thing added: a third bridge warms nothing new.
     most: [[isBridge, 2]],
-    inOrder: (a, b) => rankInWake(a) - rankInWake(b) || a.effort - b.effort,
+    rank: rankInWake,
   };
 }
 
@@ -120,7 +119,7 @@ function front(minutes: number): Block {
       [isLettingGo, 1],
       [isHardBridge, 1],
     ],
-    inOrder: (a, b) => Number(isLettingGo(a)) - Number(isLettingGo(b)) || risingByParts(a, b),
+    rank: (choice) => Number(isLettingGo(choice)),
   };
 }
 
@@ -145,7 +144,7 @@ function sides(minutes: number, sparesBacks: boolean): Block | undefined {
     share: sparesBacks ? [0.15, 0.25] : [0.14, 0.22],
     exercises: minutes >= WHOLE ? [3, 5] : [2, 4],
     isSeries: true,
-    inOrder: strengthThenStretch,
+    rank: (choice) => Number(isOpening(choice)),
     // Strength of that hip, then what opens it.
     holds: minutes >= SHORT ? [ofFamily('hips'), isOpening] : [ofFamily('hips')],
     most: [[isOpening, 1]],
@@ -156,22 +155,16 @@ function sides(minutes: number, sparesBacks: boolean): Block | undefined {
 const isHardBridge = withSlug('bridge-curl', 'bridge-leg', 'shoulder-bridge-kick');
 const isOpening = ofFamily('spine');
 
-/** Small before big, the stretch of that side last. */
-function strengthThenStretch(a: Choice, b: Choice): number {
-  return Number(isOpening(a)) - Number(isOpening(b)) || risingByParts(a, b);
-}
-
 /** Back lifts, then the hands; the top of the class. */
 function hands(minutes: number, sparesBacks: boolean): Block | undefined {
   if (minutes < ROUTINE) return undefined;
   const isPlank = at('plank', 'side-support');
-  const rank = (choice: Choice) => RANK_IN_HANDS.findIndex((test) => test(choice));
   return {
     id: 'hands',
     name: sparesBacks ? 'Front and all fours' : 'Front and hands',
     share: [0.14, 0.24],
     exercises: minutes >= WHOLE ? [4, 6] : [2, 4],
-    inOrder: (a, b) => rank(a) - rank(b) || risingByParts(a, b),
+    rank: (choice) => RANK_IN_HANDS.findIndex((test) => test(choice)),
     fits: (choice) =>
       at('prone')(choice) ||
       at('quadruped')(choice) ||

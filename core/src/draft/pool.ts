@@ -23,10 +23,13 @@ export interface DraftContext {
   timing: TimingContext;
   /** All that there are when left out. */
   rules?: readonly Rule[];
+  /** Seconds of the class that this is a half of. */
+  wholeS?: number;
 }
 
-/** More variants in a row are a class of their own; a short class has fewer. */
-const MOST_VARIANTS = { whole: 4, short: 3, shortUnderS: 2400 } as const;
+/** More variants in a row are a class of their own, and so are those that take more of it than this, getting there not counted. */
+const MOST_VARIANTS = 4;
+const LONGEST = { share: 0.11, s: 150 } as const;
 
 /** An exercise that could be in the class, with what the choice depends on. */
 export interface Choice {
@@ -115,10 +118,14 @@ function measure(
 ): Choice {
   const options = optionsAtHand(exercise, wishes);
   const lacksProps = options?.length === 0;
-  const item: ExerciseItem = {
-    ...newItem(base, exercise),
-    ...offered(exercise, options && !lacksProps ? options : undefined, wishes.targetS),
-  };
+  const item = withinReason(
+    {
+      ...newItem(base, exercise),
+      ...offered(exercise, options && !lacksProps ? options : undefined),
+    },
+    Math.max(LONGEST.s, LONGEST.share * (context.wholeS ?? wishes.targetS)),
+    (of) => lengthOf(base, of, context).totalS,
+  );
   const plan: Plan = { ...base, segments: [{ id: 'one', name: 'One', items: [item] }] };
   const { versions } = chooseOptions(
     plan,
@@ -160,11 +167,21 @@ function measure(
   };
 }
 
+/** As many of its variants as the class has time for, two at least. */
+function withinReason(
+  item: ExerciseItem,
+  mostS: number,
+  secondsOfItem: (item: ExerciseItem) => number,
+): ExerciseItem {
+  const { variants } = item;
+  if (!variants || variants.length <= 2 || secondsOfItem(item) <= mostS) return item;
+  return withinReason({ ...item, variants: variants.slice(0, -1) }, mostS, secondsOfItem);
+}
+
 /** Variants are done one after another; of steps those that the props at hand allow are on offer. */
 function offered(
   { optionsAre, options: all, standard }: Exercise,
   options: number[] | undefined,
-  targetS: number,
 ): Pick<ExerciseItem, 'options' | 'variants'> {
   const boxAt = (number: number) => all[number - 1]?.settings?.box ?? 'none';
   // One after another on one setting: nobody fetches a box for one variant.
@@ -172,8 +189,7 @@ function offered(
     (number) => boxAt(number) === boxAt(standard),
   );
   if (optionsAre === 'variants' && numbers.length > 1) {
-    const most = targetS < MOST_VARIANTS.shortUnderS ? MOST_VARIANTS.short : MOST_VARIANTS.whole;
-    return { variants: numbers.slice(0, most).map((option) => ({ option })) };
+    return { variants: numbers.slice(0, MOST_VARIANTS).map((option) => ({ option })) };
   }
   return options ? { options } : {};
 }
@@ -197,8 +213,7 @@ function optionsAtHand(exercise: Exercise, { props }: DraftWishes): number[] | u
 }
 
 function lengthOf(plan: Plan, item: ExerciseItem, { catalogue, timing }: DraftContext) {
-  const [segment] = plan.segments;
-  const alone: Plan = segment ? { ...plan, segments: [{ ...segment, items: [item] }] } : plan;
+  const alone: Plan = { ...plan, segments: [{ id: 'one', name: 'One', items: [item] }] };
   const [timed] = timePlan(alone, catalogue, timing).items;
   if (!timed) return { totalS: 0, workS: 0 };
   return { totalS: timed.durationS - secondsOf(timed, 'set-up'), workS: secondsOf(timed, 'work') };

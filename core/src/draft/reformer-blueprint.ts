@@ -1,15 +1,6 @@
 import type { Block, Blueprint } from './block.ts';
 import type { Character } from './characters.ts';
-import {
-  at,
-  gearOfChoice,
-  goesOver,
-  lies,
-  ofFamily,
-  risingByParts,
-  softer,
-  withSlug,
-} from './choice-tests.ts';
+import { at, gearOfChoice, goesOver, lies, ofFamily, softer, withSlug } from './choice-tests.ts';
 import type { Choice } from './pool.ts';
 
 const inLoops = (choice: Choice) => {
@@ -63,7 +54,11 @@ export function reformerBlueprint(
     blocks: blocks.filter((block) => block !== undefined),
     // The rest on the carriage is for who lies down again; feats and jumps come where somebody asks for them.
     leavesOut: (choice) =>
-      withSlug('carriage-rest')(choice) || isJump(choice) || !softer(4)(choice),
+      withSlug('carriage-rest')(choice) ||
+      isJump(choice) ||
+      !softer(4)(choice) ||
+      // Nobody stands on the carriage in a first class.
+      (choice.tooEarly > 0 && at('standing')(choice)),
   };
 }
 
@@ -73,6 +68,7 @@ const ARRIVE: Block = {
   share: [0.02, 0.05],
   exercises: [1, 1],
   fits: (choice) => lies(choice) && ofFamily('awareness')(choice),
+  holds: [ofFamily('awareness')],
 };
 
 const feet = (minutes: number): Block => ({
@@ -82,7 +78,7 @@ const feet = (minutes: number): Block => ({
   exercises: minutes >= SHORT ? [2, 3] : [1, 2],
   fits: byFeet,
   holds: [withSlug('footwork'), withSlug('calf-raise', 'running')],
-  inOrder: (a, b) => BY_FEET.indexOf(a.exercise.slug) - BY_FEET.indexOf(b.exercise.slug),
+  rank: ({ exercise }) => BY_FEET.indexOf(exercise.slug),
 });
 
 const TRUNK: Block = {
@@ -100,7 +96,7 @@ const TRUNK: Block = {
     ofFamily('trunk', 'spine', 'hips', 'shoulders')(choice),
   holds: [withSlug('reformer-bridge')],
   // The bridge stays on the springs of the feet; then lighter, with the hands in the loops.
-  inOrder: (a, b) => springsOf(b) - springsOf(a) || risingByParts(a, b),
+  rank: (choice) => -springsOf(choice),
 };
 
 /** How strong it is set: a heavy spring is about two medium ones, a medium one two light. */
@@ -121,8 +117,7 @@ function loops(minutes: number, isLate = false): Block | undefined {
       (isLate && isSpineInLoops(choice)),
     holds: [withSlug('feet-in-straps')],
     // What was worked is stretched behind it.
-    inOrder: (a, b) =>
-      Number(ofFamily('release')(a)) - Number(ofFamily('release')(b)) || risingByParts(a, b),
+    rank: (choice) => Number(ofFamily('release')(choice)),
   };
 }
 
@@ -134,9 +129,10 @@ function box(minutes: number, kind: 'long' | 'short'): Block | undefined {
     name: kind === 'long' ? 'Long box' : 'Short box',
     share: [0.08, 0.15],
     exercises: [2, 4],
-    fits: (choice) => onBox(kind)(choice) && !at('kneeling')(choice),
-    // On one spring; what the trunk does before what is done with light arms.
-    inOrder: (a, b) => springsOf(b) - springsOf(a) || risingByParts(a, b),
+    fits: onBox(kind),
+    // Facing one way and then the other on the long box; trunk before light arms on the short one.
+    rank: (choice) =>
+      kind === 'long' ? Number(gearOfChoice(choice).facing !== 'feet to bar') : -springsOf(choice),
   };
 }
 
@@ -164,8 +160,7 @@ const hands = (minutes: number): Block => ({
     (at('quadruped', 'plank')(choice) && !isLightOnAllFours(choice)) ||
     withSlug('elephant', 'carriage-cat')(choice),
   holds: [withSlug('knee-stretch', 'elephant')],
-  inOrder: (a, b) =>
-    Number(ofFamily('release')(a)) - Number(ofFamily('release')(b)) || risingByParts(a, b),
+  rank: (choice) => Number(ofFamily('release')(choice)),
 });
 
 function arms(minutes: number): Block | undefined {
@@ -196,7 +191,7 @@ const STANDING: Block = {
     !withSlug('elephant', 'tendon-stretch')(choice),
   holds: [withSlug('scooter')],
   // A foot on the floor first.
-  inOrder: (a, b) => Number(!withSlug('scooter')(a)) - Number(!withSlug('scooter')(b)),
+  rank: (choice) => Number(!withSlug('scooter')(choice)),
 };
 
 const close = (minutes: number): Block => ({
@@ -204,10 +199,7 @@ const close = (minutes: number): Block => ({
   name: 'Close',
   share: [0.05, 0.11],
   exercises: minutes >= WHOLE ? [2, 3] : [1, 2],
-  fits: (choice) =>
-    withSlug('front-lunge-stretch', 'roll-down-beside')(choice) ||
-    (minutes >= WHOLE && withSlug('side-sit-mermaid-reformer')(choice)),
+  fits: withSlug('front-lunge-stretch', 'side-sit-mermaid-reformer', 'roll-down-beside'),
   holds: [withSlug('roll-down-beside')],
-  inOrder: (a, b) =>
-    Number(withSlug('roll-down-beside')(a)) - Number(withSlug('roll-down-beside')(b)),
+  rank: (choice) => Number(withSlug('roll-down-beside')(choice)),
 });

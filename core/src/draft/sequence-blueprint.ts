@@ -34,7 +34,7 @@ export function sequenceBlueprint(minutes: number): Blueprint {
           ofFamily('trunk', 'spine', 'hips', 'awareness')(choice) &&
           (!curls(choice) || withSlug('chest-lift')(choice)),
         holds: [isPlainBridge, withSlug('chest-lift')],
-        inOrder: (a, b) => Number(curls(a)) - Number(curls(b)) || a.effort - b.effort,
+        rank: (choice) => Number(curls(choice)),
       },
       {
         id: 'sequence',
@@ -47,7 +47,7 @@ export function sequenceBlueprint(minutes: number): Blueprint {
           // Before the last one something as hard: nobody goes from a rest to a push-up.
           ({ exercise, effort }) => (exercise.classicOrder ?? 0) >= LATE_IN_ORDER && effort >= 2,
         ],
-        inOrder: (a, b) => placeIn1945(a) - placeIn1945(b),
+        rank: placeIn1945,
       },
       {
         id: 'close',

@@ -9,7 +9,6 @@ import {
   isPlainBridge,
   lies,
   ofFamily,
-  risingByParts,
   softer,
   withSlug,
 } from './choice-tests.ts';
@@ -46,7 +45,7 @@ export function matHalfBlueprint(
           'lunge',
         )(choice) && softer(2)(choice),
       holds: [isFirst],
-      inOrder: (a, b) => Number(isFirst(b)) - Number(isFirst(a)) || a.effort - b.effort,
+      rank: (choice) => Number(!isFirst(choice)),
     },
     {
       id: 'back',
@@ -57,7 +56,7 @@ export function matHalfBlueprint(
         lies(choice) &&
         (isLettingGo(choice) || ofFamily('trunk', 'spine', 'hips', 'awareness')(choice)),
       holds: [isPlainBridge, curls],
-      inOrder: (a, b) => rankOnBack(a) - rankOnBack(b) || a.effort - b.effort,
+      rank: rankOnBack,
     },
     {
       id: 'sides',
@@ -66,8 +65,7 @@ export function matHalfBlueprint(
       exercises: [3, 4],
       isSeries: true,
       fits: (choice) => at('side-lying')(choice) && !ofFamily('awareness')(choice),
-      inOrder: (a, b) =>
-        Number(!ofFamily('hips')(a)) - Number(!ofFamily('hips')(b)) || a.effort - b.effort,
+      rank: (choice) => Number(!ofFamily('hips')(choice)),
     },
     {
       id: 'hands',
@@ -81,7 +79,7 @@ export function matHalfBlueprint(
         at('quadruped'),
         withSlug('plank', 'bird-dog'),
       ],
-      inOrder: (a, b) => rankOnHands(a) - rankOnHands(b) || risingByParts(a, b),
+      rank: rankOnHands,
     },
     {
       id: 'together-again',
@@ -91,8 +89,7 @@ export function matHalfBlueprint(
       fits: (choice) =>
         at('seated')(choice) && softer(1.5)(choice) && choice.exercise.closing === undefined,
       holds: [(choice) => ofFamily('spine')(choice)],
-      inOrder: (a, b) =>
-        Number(ofFamily('release')(a)) - Number(ofFamily('release')(b)) || b.effort - a.effort,
+      rank: (choice) => Number(ofFamily('release')(choice)),
     },
   ];
   const isKnown = ({ exercise }: Choice) => familiar === undefined || familiar.has(exercise.slug);
@@ -171,7 +168,7 @@ export function machineHalfBlueprint(character: Character['id']): Blueprint {
       exercises: [1, Math.min(4, slugs.length)],
       fits: withSlug(...slugs),
       holds: [withSlug(...slugs), ...needed.map((slug) => withSlug(slug))],
-      inOrder: (a, b) => slugs.indexOf(a.exercise.slug) - slugs.indexOf(b.exercise.slug),
+      rank: ({ exercise }) => slugs.indexOf(exercise.slug),
     };
   };
   return {

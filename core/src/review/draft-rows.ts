@@ -22,7 +22,7 @@ export interface DraftRows {
   readonly targetS: number;
   /** False while the draft looks for what stands in the way of the wished length. */
   readonly lengthHolds: boolean;
-  /** As many as wanted, or as there are to choose from. */
+  /** As many as wanted, or as can be had. */
   upTo: (test: ChoiceTest, wanted: number) => void;
   /** The sum of a weight over all that is chosen. */
   total: (weight: (choice: Choosable) => number, bounds: { least?: number; most?: number }) => void;

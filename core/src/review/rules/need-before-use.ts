@@ -45,7 +45,7 @@ export const needBeforeUse: Rule = {
         // Only what can come earlier in every class may teach it: no two can wait for each other.
         rows.wants(
           choice,
-          (other) => teachesEarly(other, need) && levelOf(other) < levelOf(choice),
+          (other) => readiesFor(other, choice, need) && levelOf(other) < levelOf(choice),
         );
       }
     }
@@ -79,11 +79,11 @@ const DEEP = 2;
 /** What an exercise needs to be practised before it, but for what everybody who comes holds. */
 function deepNeeds(worked: Worked, group: Group): Need[] {
   if (isEased(worked)) return [];
-  return worked.exercise.needs.filter(
-    ({ foundation, depth }) =>
-      depth >= DEEP && foundation !== 'breath' && !group.holds(foundation, depth),
-  );
+  return unheldNeeds(worked.exercise, group);
 }
+
+const isDeep = ({ foundation, depth }: Need, group: Group) =>
+  depth >= DEEP && foundation !== 'breath' && !group.holds(foundation, depth);
 
 /** What teaches a need differs by who has it: work of the same kind or in the same place does. */
 const markOf = ({ exercise }: Worked, { foundation }: Need) => `${exercise.slug} ${foundation}`;
@@ -107,12 +107,17 @@ function isLike(before: Worked, { exercise, timed }: Worked): boolean {
 const WORK = 1;
 
 function unheldNeeds({ needs }: Exercise, group: Group): Need[] {
-  return needs.filter(({ foundation, depth }) => depth > 0 && !group.holds(foundation, depth));
+  return needs.filter((need) => isDeep(need, group));
 }
 
-/** Letting go stands at the end: what it teaches comes too late. */
-function teachesEarly({ exercise }: Choosable, need: Need): boolean {
-  return exercise.family !== 'release' && teachesFor(exercise, need);
+/** Letting go stands at the end: what it teaches comes too late. Something lighter of its kind or place readies as well. */
+function readiesFor(other: Choosable, choice: Choosable, need: Need): boolean {
+  const { exercise } = other;
+  if (exercise.family === 'release') return false;
+  const isAlike =
+    exercise.family === choice.exercise.family || exercise.position === choice.exercise.position;
+  const isLighter = other.effort >= WORK && other.effort < choice.effort;
+  return teachesFor(exercise, need) || (isAlike && isLighter);
 }
 
 /** How many steps of learning lie before each exercise: 0 for one that needs nothing; none for what nothing prepares. */
@@ -123,7 +128,7 @@ function levelsOf({ pool, group }: DraftRows): Map<Choosable, number> {
       (choice) =>
         !levels.has(choice) &&
         unheldNeeds(choice.exercise, group).every((need) =>
-          pool.some((other) => levels.has(other) && teachesEarly(other, need)),
+          pool.some((other) => levels.has(other) && readiesFor(other, choice, need)),
         ),
     );
     if (ready.length === 0) return levels;
