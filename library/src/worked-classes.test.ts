@@ -159,8 +159,8 @@ describe('a stretch of class, worked by hand', () => {
     );
     expectSeconds(plan, [
       12.5 + 4.5 + 4.5 + 8 + 10 * 3.6 + 3 + 10 * 3.6,
-      // Springs 9, headrest 5; rolled in three breaths.
-      5 + 9 + 5 + 4.5 + 8 + 6 * 3 * 4.2 * 1.3,
+      // Headrest 5, on the springs of the feet; rolled in three breaths.
+      5 + 5 + 4.5 + 8 + 6 * 3 * 4.2 * 1.3,
       // Arranging 20, springs 9, bar 5, loops 12.
       20 + 9 + 5 + 12 + 4.5 + 8 + 8 * 4.7,
       // Up to stand 23, springs 9, bar 5, loops away 12, turning round 15.

@@ -19,6 +19,8 @@ const TOO_EARLY = 24;
 const SWAP = 4;
 const VERSION = 2;
 const THEME = 6;
+/** Of what is as good as each other, chance decides. */
+const CHANCE = 14;
 /** On the machine few exercises with longer doses: each may be another setting. */
 const GEAR = 7;
 const MACHINE_RECENT = 3;
@@ -37,9 +39,13 @@ function plain(choice: Choice, wishes: DraftWishes, recent: number, fresh: numbe
     recent * choice.lateness * (exercise.machine === 'reformer' ? MACHINE_RECENT : 1) +
     (choice.isNew ? fresh : 0) +
     (exercise.machine === 'reformer' ? GEAR : 0) +
-    chance(`${exercise.slug} ${wishes.seed}`) * 8
+    CHANCE * chance(`${exercise.slug} ${wishes.seed} ${aimOf(wishes)}`)
   );
 }
+
+/** Another wish is another class, and not the same one with a word changed. */
+const aimOf = ({ school, bodyParts, foundations, directions, climbTo = '' }: DraftWishes) =>
+  [school, ...bodyParts, ...foundations, ...directions, climbTo].join(' ');
 
 /** The same small number for the same words: ties are broken by the seed, not by the alphabet. */
 function chance(words: string): number {

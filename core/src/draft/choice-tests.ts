@@ -59,7 +59,12 @@ export const optionGoesOver = (option: Option) =>
 export const goesOver: Test = (choice) => optionGoesOver(optionOfChoice(choice));
 
 /** Lets go inside a part, without ending the class. */
-export const isLettingGo = withSlug('knees-to-chest', 'knee-sway');
+export const isLettingGo = withSlug(
+  'knees-to-chest',
+  'knee-sway',
+  'supine-twist',
+  'crossed-knee-twist',
+);
 export const isPlainBridge = withSlug('bridge-roll', 'bridge-articulate', 'bridge-hinge-roll');
 export const isBridge: Test = ({ exercise }) => exercise.slug.includes('bridge');
 

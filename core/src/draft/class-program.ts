@@ -44,7 +44,7 @@ export interface ProgramInput {
   character: Character;
   /** Seconds by which an earlier try came out too short (or, below 0, too long). */
   correctionS: number;
-  /** Slugs of each earlier proposal, letting go not counted. */
+  /** Slugs of each earlier proposal. */
   earlier: readonly (readonly string[])[];
   /** Sets of exercises that an earlier try showed not to go together. */
   notAgain?: readonly (readonly string[])[];
@@ -101,10 +101,9 @@ export function classProgram(input: ProgramInput): string {
   }
   for (const slugs of input.earlier) {
     const again = new Set(slugs);
-    rows.atMost(
-      ({ exercise }) => again.has(exercise.slug) && exercise.family !== 'release',
-      Math.floor(SAME_AT_MOST[wishes.machine] * slugs.length),
-    );
+    const isAgain: ChoiceTest = (choice) => isWork(choice) && again.has(choice.exercise.slug);
+    const many = new Set(pool.filter(isAgain).map(({ exercise }) => exercise.slug)).size;
+    rows.atMost(isAgain, Math.floor(SAME_AT_MOST[wishes.machine] * many));
   }
   return program.text();
 }
@@ -292,7 +291,7 @@ function climbRows(rows: Rows, { wishes, rungs, blueprint, pool }: ProgramInput)
 /** What a further way to set the machine costs within a block, and another way to face on it. */
 const GEAR_COST = { setting: 12, facing: 8 } as const;
 /** Ways to set it in ten minutes; a little under what a teacher bears, for not all can be done in one go. Common practice. */
-const SETTINGS_IN_10_MIN = 2.9;
+const SETTINGS_IN_10_MIN = 2.7;
 
 /** A block of the machine is done on as few settings as it can be, and the class on not too many. */
 function gearRows(rows: Rows, { pool, wishes }: ProgramInput): void {
@@ -315,7 +314,7 @@ function gearRows(rows: Rows, { pool, wishes }: ProgramInput): void {
   };
   const settings = users(({ exercise }) => settingOf(exercise), 'set', GEAR_COST.setting);
   users((choice) => gearOfChoice(choice).facing, 'face', GEAR_COST.facing);
-  const most = Math.floor((wishes.targetS / 600) * SETTINGS_IN_10_MIN) + 1;
+  const most = Math.floor((wishes.targetS / 600) * SETTINGS_IN_10_MIN) + 2;
   rows.program.positive('manySettings', BLOCK_COST.lacking);
   rows.program.row(`${settings.join(' + ')} - manySettings <= ${most}`);
 }

@@ -99,9 +99,7 @@ export function* draftClass(
   for (const character of CHARACTERS) {
     yield progress('choosing');
     const earlier = proposals.map(({ plan }) =>
-      exerciseItemsOf(plan)
-        .map(({ exercise }) => exercise)
-        .filter((slug) => context.catalogue.require(slug).family !== 'release'),
+      exerciseItemsOf(plan).map(({ exercise }) => exercise),
     );
     const built = climbing(blueprintOf(wishes, character, choices), wishes, choices);
     const pool = placeIn(built, choices, isWished);
@@ -154,7 +152,7 @@ interface ProposeInput {
 }
 
 /** How often a class that is not yet what a draft must be is chosen again without what was in the way. */
-const AGAIN = 3;
+const AGAIN = 6;
 
 /**
  * Chooses, orders and measures; what comes out too short or long is chosen again with that known, and what is not what a
@@ -190,13 +188,13 @@ function propose(input: ProposeInput): Proposal | undefined {
   };
 }
 
+/** Nothing else that can be chosen is what its block is for. */
 function isHeld(slug: string, { pool, blueprint }: ProposeInput): boolean {
-  return pool.some(
-    (choice) =>
-      choice.exercise.slug === slug &&
-      blueprint.blocks.some(
-        ({ id, holds = [] }) => id === choice.block && holds.some((test) => test(choice)),
-      ),
+  return blueprint.blocks.some(({ id, holds = [] }) =>
+    holds.some((test) => {
+      const able = pool.filter((choice) => choice.block === id && test(choice));
+      return able.length > 0 && able.every(({ exercise }) => exercise.slug === slug);
+    }),
   );
 }
 

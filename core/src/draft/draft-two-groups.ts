@@ -7,6 +7,7 @@ import { showClock } from '../plan/show-time.ts';
 import type { Plan } from '../plan/plan.ts';
 import { halfAlone, type MixedPlan } from '../plan/tracks.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
+import type { Timeline } from '../plan/timing/timeline.ts';
 import { timelineOfBoth, timeTracks } from '../plan/timing/time-tracks.ts';
 import { draftClass, type DraftProgress, type DraftResult, type Proposal } from './draft-class.ts';
 import { fitTime } from './fit-time.ts';
@@ -75,6 +76,13 @@ function wishesAt(
   };
 }
 
+/** Seconds of what the group on the mat does by itself. */
+function halfOf({ segments }: Timeline): number {
+  return segments
+    .filter(({ segmentId }) => !TOGETHER.has(segmentId))
+    .reduce((sum, { durationS }) => sum + durationS, 0);
+}
+
 function joined(
   mat: Proposal,
   machine: Proposal,
@@ -82,30 +90,32 @@ function joined(
   context: DraftContext,
 ): Proposal {
   const { catalogue, timing } = context;
-  const own = mat.plan.segments.filter(({ id }) => !TOGETHER.has(id));
-  const matS = timePlan(mat.plan, catalogue, timing)
-    .segments.filter(({ segmentId }) => !TOGETHER.has(segmentId))
-    .reduce((sum, { durationS }) => sum + durationS, 0);
-  const fitted = fitTime({ ...machine.plan, targetS: matS }, context, EVEN_S);
+  const drafted = timePlan(mat.plan, catalogue, timing);
+  const machinePlan = fitTime({ ...machine.plan, targetS: halfOf(drafted) }, context, EVEN_S);
+  // Where the machines can't last as long, the mat ends sooner.
+  const overS = halfOf(drafted) - timePlan(machinePlan, catalogue, timing).totalS;
+  const matPlan = fitTime({ ...mat.plan, targetS: drafted.totalS - overS }, context, EVEN_S);
+  const matS = halfOf(timePlan(matPlan, catalogue, timing));
+  const own = matPlan.segments.filter(({ id }) => !TOGETHER.has(id));
   const at = (station: Machine, { id, ...segment }: Plan['segments'][number]) => ({
     ...segment,
     id: `${station}-${id}`,
     station,
   });
-  const part = (id: string) => mat.plan.segments.filter((segment) => segment.id === id);
+  const part = (id: string) => matPlan.segments.filter((segment) => segment.id === id);
   const plan: MixedPlan = {
-    ...mat.plan,
+    ...matPlan,
     title: wishes.title,
     machine: 'reformer',
     targetS: wishes.targetS,
     changeOver: { durationS: TWO_GROUPS.changeOver },
     segments: [
       ...part('together'),
-      ...fitted.segments.map((segment) => at('reformer', segment)),
+      ...machinePlan.segments.map((segment) => at('reformer', segment)),
       ...own.map((segment) => at('mat', segment)),
       ...part('together-again'),
     ],
-    ...bracketsOf(mat.plan, fitted),
+    ...bracketsOf(matPlan, machinePlan),
   };
   const timeline = timelineOfBoth(plan, timeTracks(plan, catalogue, timing));
   const group = groupOf(context.attendees, context.day);

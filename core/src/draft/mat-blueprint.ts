@@ -34,6 +34,7 @@ const isArrival = (choice: Choice) =>
 const isStretch = (choice: Choice) =>
   ofFamily('release')(choice) && choice.exercise.closing === undefined;
 
+const isDrawnIn = withSlug('knees-to-chest');
 const isLegStretch = (choice: Choice) =>
   isStretch(choice) &&
   choice.exercise.bodyParts.some((part) => part.startsWith('hip-') || part === 'legs');
@@ -220,7 +221,7 @@ function close(minutes: number, character: Character['id']): Block {
     fits: (choice) =>
       staysUp
         ? isStretch(choice) && isUpright(choice)
-        : isRest(choice) || (isStretch(choice) && lies(choice) && !isLettingGo(choice)),
+        : isRest(choice) || (isStretch(choice) && lies(choice) && !isDrawnIn(choice)),
     ...(minutes >= SHORT && !staysUp
       ? {
           holds: [isLegStretch, withSlug('final-rest'), withSlug('return-to-sitting')],

@@ -77,7 +77,11 @@ const feet = (minutes: number): Block => ({
   share: [0.11, 0.17],
   exercises: minutes >= SHORT ? [2, 3] : [1, 2],
   fits: byFeet,
-  holds: [withSlug('footwork'), withSlug('calf-raise', 'running')],
+  // Four minutes of it, however short the class is.
+  holds:
+    minutes >= WHOLE
+      ? [withSlug('footwork'), withSlug('calf-raise', 'running')]
+      : BY_FEET.map((slug) => withSlug(slug)),
   rank: ({ exercise }) => BY_FEET.indexOf(exercise.slug),
 });
 

@@ -65,7 +65,7 @@ export function isTwoSided(dose: Dose): boolean {
 /** What people count to, and hold for, in seconds. Common practice. */
 export const USED_COUNTS: readonly number[] = [3, 4, 5, 6, 8, 10, 12, 15, 16, 20, 30];
 export const USED_SECONDS: readonly number[] = [
-  5, 10, 15, 20, 30, 45, 60, 90, 120, 150, 180, 240, 300,
+  3, 5, 10, 15, 20, 30, 45, 60, 90, 120, 150, 180, 240, 300,
 ];
 
 /** The number that people use nearest to an amount, within what is usual. */

@@ -23,6 +23,8 @@ const SHORT_MAT_S = 2400;
 const SHORT_DENSITY = 8;
 const HALF_AN_HOUR_S = 1800;
 const OFF = 0.05;
+/** Beats of a hundred, and the half of it. */
+const BEATS = [50, 100];
 
 /** How long, how full, how often everybody moves somewhere else, in which numbers. Common practice. */
 export function shapeCriteria(drafted: Drafted): Criterion[] {
@@ -113,7 +115,7 @@ function oddDoses({ plan, school, catalogue }: Drafted): string[] {
     if (dose.kind === 'timed' || catalogue.require(item.exercise).closing === 'way-up') return [];
     const amount = doseAmount(dose);
     const inSeconds = dose.kind === 'hold' || dose.kind === 'free';
-    const used = inSeconds ? USED_SECONDS : [1, 2, ...USED_COUNTS, 100];
+    const used = inSeconds ? USED_SECONDS : [1, 2, ...USED_COUNTS, ...BEATS];
     return used.includes(amount) ? [] : [`${item.exercise} ${amount}`];
   });
 }

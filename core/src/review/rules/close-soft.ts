@@ -1,4 +1,4 @@
-import type { Dose } from '../../movement/dose.ts';
+import { USED_SECONDS, type Dose } from '../../movement/dose.ts';
 import { closingRank, teaches, type Exercise } from '../../movement/exercise.ts';
 import type { Position } from '../../movement/vocabulary.ts';
 import { POSITION_WORDS } from '../../movement/words.ts';
@@ -127,13 +127,18 @@ function isRestOrRise(exercise: Exercise): boolean {
   return closingRank(exercise) > 0;
 }
 
-/** A longer final rest, or one where there is none; the class grows with it, hence the margin. */
+/** More of the class than this spent resting is padding, up to three minutes aside. Common practice. */
+const LONGEST_REST = { share: 0.1, s: 180 } as const;
+
+/** A longer final rest, or one where there is none, in seconds that people say; the class grows with it, hence the margin. */
 function restLonger(context: RuleContext, missingS: number): Repair[] {
   const exercise = context.catalogue.all.find(({ closing }) => closing === 'rest');
   if (!exercise) return [];
   const rest = context.timeline.items.find((item) => item.exercise === exercise.slug);
   const wantedS = (rest?.durationS ?? 0) + missingS / (1 - CLOSE_SHARE) + 30;
-  const durationS = Math.min(1800, Math.ceil(wantedS / 15) * 15);
+  const mostS = Math.max(LONGEST_REST.s, LONGEST_REST.share * context.timeline.totalS);
+  const durationS = USED_SECONDS.find((each) => each >= wantedS);
+  if (durationS === undefined || durationS > mostS) return [];
   const dose = { kind: 'free' as const, durationS, sets: 1, sides: 'none' as const, directions: 1 };
   const label = `${exercise.name} for ${showClock(durationS)}`;
   if (rest) return restAtTheEnd(context, rest, label, dose);

@@ -1,4 +1,4 @@
-import { describeDose, doseAmount, withDoseAmount } from '../../movement/dose.ts';
+import { describeDose, shareOfDose } from '../../movement/dose.ts';
 import { showClock } from '../../plan/show-time.ts';
 import { secondsOf } from '../../plan/timing/timeline.ts';
 import { leaveOut } from '../repairs.ts';
@@ -44,9 +44,7 @@ export const padding: Rule = {
       const { item, exercise, timed, dose } = worked;
       const workS = secondsOf(timed, 'work');
       if (workS <= mostS || dose.kind === 'timed') return [];
-      const share = mostS / workS;
-      const amount = Math.max(1, Math.floor(doseAmount(dose) * share));
-      const shorter = withDoseAmount(dose, amount > 15 ? amount - (amount % 15) : amount);
+      const shorter = shareOfDose(dose, mostS / workS);
       return [
         {
           key: item.id,

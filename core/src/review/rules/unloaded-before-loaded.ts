@@ -41,7 +41,8 @@ export const unloadedBeforeLoaded: Rule = {
     for (const choice of rows.pool) {
       const isRollDown = choice.exercise.tempo === 'roll-down';
       const opens = isRollDown && rows.group.sparingBacks.length === 0;
-      if (choice.spineLoad < 2 || opens) continue;
+      // As in a review: what lets go is no jump.
+      if (choice.spineLoad < 2 || opens || choice.exercise.family === 'release') continue;
       rows.wants(choice, (other) => other.spineLoad === choice.spineLoad - 1);
     }
   },
