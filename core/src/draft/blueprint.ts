@@ -25,7 +25,8 @@ export function blueprintFor(
   }
   if (school.defaults.dose.kind === 'timed') return timedBlueprint(minutes, id);
   if (school.rules['classic-order'] === 'must') return sequenceBlueprint(minutes);
-  return matBlueprint(minutes, id, school);
+  const goal = pool.find(({ exercise }) => exercise.slug === wishes.climbTo);
+  return matBlueprint(minutes, id, school, goal);
 }
 
 /** Behind which a climb has its top. */

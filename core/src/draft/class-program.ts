@@ -101,9 +101,10 @@ export function classProgram(input: ProgramInput): string {
   }
   for (const slugs of input.earlier) {
     const again = new Set(slugs);
-    const isAgain: ChoiceTest = (choice) => isWork(choice) && again.has(choice.exercise.slug);
-    const many = new Set(pool.filter(isAgain).map(({ exercise }) => exercise.slug)).size;
-    rows.atMost(isAgain, Math.floor(SAME_AT_MOST[wishes.machine] * many));
+    const most = SAME_AT_MOST[wishes.machine];
+    rows.total((choice) => (isWork(choice) ? Number(again.has(choice.exercise.slug)) - most : 0), {
+      most: 0,
+    });
   }
   return program.text();
 }

@@ -47,16 +47,20 @@ export function matBlueprint(
   minutes: number,
   character: Character['id'],
   school: SchoolRules,
+  climbs: Choice | undefined,
 ): Blueprint {
   const sparesBacks = school.defaults.dose.kind === 'counted' && school.effortCeiling < 4;
+  // Behind a top that lies or sits nobody stands up at once.
+  const isLow = climbs !== undefined && at('supine', 'seated')(climbs);
+  const upwards = isLow && character === 'fresh' ? 'calm' : character;
   const all = [
     arrive(minutes),
     wake(minutes),
     sparesBacks ? belly(minutes) : front(minutes),
     sides(minutes, sparesBacks),
     hands(minutes, sparesBacks),
-    upright(minutes, character, sparesBacks),
-    close(minutes, character),
+    upright(minutes, upwards, sparesBacks),
+    close(minutes, upwards),
   ];
   return {
     blocks: all.filter((block): block is Block => block !== undefined),
@@ -111,7 +115,7 @@ function front(minutes: number): Block {
     fits: (choice) =>
       lies(choice) &&
       !withSlug('chest-lift')(choice) &&
-      !goesOver(choice) &&
+      !isHeavy(choice) &&
       (isLettingGo(choice) ||
         isHardBridge(choice) ||
         (ofFamily('trunk', 'spine')(choice) && choice.effort >= 1 && !isBridge(choice))),
@@ -153,6 +157,8 @@ function sides(minutes: number, sparesBacks: boolean): Block | undefined {
   };
 }
 
+/** A spine that has carried little yet is neither rolled through nor turned upside down. */
+const isHeavy = (choice: Choice) => goesOver(choice) || choice.spineLoad >= 3;
 const isHardBridge = withSlug('bridge-curl', 'bridge-leg', 'shoulder-bridge-kick');
 const isOpening = ofFamily('spine');
 
@@ -203,8 +209,16 @@ function upright(
     share: [0.06, 0.14],
     // Nobody stands up for one exercise.
     exercises: isStanding ? [3, 4] : [2, 3],
-    // The hands were worked just before; what rolls along the back comes last, on the way down to the close.
-    fits: (choice) => at(...places)(choice) && !ofFamily('release', 'awareness', 'plank')(choice),
+    // The hands were worked just before. What rolls through the back comes last, from sitting on the way down.
+    fits: (choice) =>
+      (at(...places)(choice) && !ofFamily('release', 'awareness', 'plank')(choice)) ||
+      (places.includes('seated') && lies(choice) && isHeavy(choice)),
+    ...(isStanding
+      ? {}
+      : {
+          rank: (choice: Choice) => (lies(choice) ? 2 : Number(!at('kneeling')(choice))),
+          most: [[lies, 1]] as const,
+        }),
   };
 }
 

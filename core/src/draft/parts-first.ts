@@ -28,6 +28,10 @@ export const PARTS_FIRST: readonly { parts: readonly string[]; wholes: readonly 
     parts: ['side-plank'],
     wholes: ['twist-side-bend', 'plank-roll-side', 'ball-side-raise'],
   },
+  {
+    parts: ['dart', 'breaststroke-prep', 'swan-prep', 'prone-arm-letters', 'double-leg-kick'],
+    wholes: ['breaststroke-one-arm', 'half-superman', 'swimming'],
+  },
   { parts: ['half-roll-back'], wholes: ['half-roll-back-turn', 'roll-back-hold-arms'] },
   { parts: ['toe-tap', 'knee-fold'], wholes: ['double-leg-lower', 'double-leg-stretch'] },
   {

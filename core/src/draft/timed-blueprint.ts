@@ -33,32 +33,36 @@ export function timedBlueprint(minutes: number, character: Character['id']): Blu
   });
   const hands = intervals({
     id: 'hands',
-    name: 'Hands and planks',
-    fits: (choice) => byClock(choice) && at('plank', 'quadruped', 'side-support')(choice),
-    holds: [at('plank')],
+    name: 'Hands and back',
+    // What arches and what braces in turn: no block only bends one way.
+    fits: (choice) => byClock(choice) && at('plank', 'quadruped', 'side-support', 'prone')(choice),
+    holds: [at('plank'), at('prone')],
+    most: [[at('prone'), 2]],
   });
   const trunk = intervals({
     id: 'trunk',
-    name: 'Trunk',
+    name: 'Trunk and hips',
     fits: (choice) => byClock(choice) && lies(choice) && (curls(choice) || choice.effort >= 1),
+    holds: [curls, ofFamily('hips')],
+    most: [[curls, 3]],
   });
   const legs = intervals({
     id: 'legs',
     name: 'Legs',
     fits: (choice) => byClock(choice) && at('standing')(choice),
   });
-  const front = intervals({
-    id: 'back',
-    name: 'Back',
-    fits: (choice) => byClock(choice) && at('prone')(choice),
+  const turns = intervals({
+    id: 'turns',
+    name: 'Sitting and kneeling',
+    fits: (choice) => byClock(choice) && at('seated', 'kneeling')(choice),
   });
-  const turns: Record<Character['id'], Block[]> = {
-    near: [trunk, front, hands, legs],
-    fresh: [trunk, hands, front, legs],
-    calm: [trunk, front, hands],
+  const order: Record<Character['id'], Block[]> = {
+    near: [trunk, hands, turns, legs],
+    fresh: [trunk, hands, legs],
+    calm: [trunk, turns, hands],
   };
   const many = minutes >= FOURTH_FROM ? 4 : minutes >= THIRD_FROM ? 3 : 2;
-  const withPlank = turns[character].slice(0, many);
+  const withPlank = order[character].slice(0, many);
   const blocks = withPlank.includes(hands) ? withPlank : [...withPlank.slice(0, -1), hands];
   return {
     blocks: [

@@ -10,8 +10,6 @@ export interface Group {
   lacking: (foundation: Foundation, depth: number) => string[];
   /** True when somebody comes and all of them hold it. */
   holds: (foundation: Foundation, depth: number) => boolean;
-  /** Who has to spare the wrists, by name. */
-  sparingWrists: string[];
   /** Who has to spare the back when it rounds or is loaded, by name. */
   sparingBacks: string[];
 }
@@ -26,7 +24,6 @@ export function groupOf(attendees: readonly Attendee[], day: string): Group {
     size: attendees.length,
     lacking,
     holds: (foundation, depth) => attendees.length > 0 && lacking(foundation, depth).length === 0,
-    sparingWrists: sparing(attendees, day, ['wrist']),
     sparingBacks: sparing(attendees, day, ['round low', 'round mid', 'loadedRound']),
   };
 }

@@ -6,15 +6,13 @@ import { showClock } from '../../plan/show-time.ts';
 import type { TimedItem } from '../../plan/timing/timeline.ts';
 import { isRelease } from '../draft-rows.ts';
 import { addAt, moveBehind, together } from '../repairs.ts';
+import { closing, isSoft } from '../soft-close.ts';
 import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 import { newItem, placeAt, unusedOf } from '../running-order.ts';
 
 /** The least share of the class that its soft close takes, and the least of all. Common practice. */
 const CLOSE_SHARE = 0.05;
 const CLOSE_LEAST_S = 60;
-/** What asks hardly anything is soft; what asks a little more, where it turns, bends aside or is breathed. */
-const HARDLY = 1;
-const SOFT_EFFORT = 1.5;
 
 /** In a draft the close is measured against a class that grows with its set-ups, and has an end. */
 const DRAFT_MARGIN = 0.02;
@@ -61,23 +59,6 @@ export const closeSoft: Rule = {
     ];
   },
 };
-
-function isSoft(item: TimedItem, context: RuleContext): boolean {
-  if (item.kind === 'pause') return true;
-  const exercise = context.catalogue.require(item.exercise ?? '');
-  if (teaches(exercise, 'release') || exercise.family === 'awareness') return true;
-  const bends = item.moves.some((move) => move === 'turn' || move === 'side');
-  return (
-    item.effort <= HARDLY || (item.effort <= SOFT_EFFORT && (bends || item.tempo === 'breath'))
-  );
-}
-
-/** The run of soft items at the very end. */
-function closing(context: RuleContext): TimedItem[] {
-  const items = context.timeline.items;
-  const lastHard = items.findLastIndex((item) => !isSoft(item, context));
-  return items.slice(lastHard + 1);
-}
 
 function tooShort(context: RuleContext): Problem[] {
   const { totalS } = context.timeline;

@@ -5,6 +5,7 @@ import type { Plan } from '../../plan/plan.ts';
 import { secondsOf } from '../../plan/timing/timeline.ts';
 import { isWork } from '../draft-rows.ts';
 import { addAfterIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
+import { closing } from '../soft-close.ts';
 import type { Problem, Rule, RuleContext, Worked } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
 
@@ -51,6 +52,8 @@ export const fewMoves: Rule = {
 /** One item in a position between two others that share theirs, while its own comes elsewhere too. */
 function roundTrips(context: RuleContext): Problem[] {
   const { worked } = context;
+  // In a soft close everybody moves slowly, wherever it goes.
+  const close = new Set(closing(context).map(({ occurrenceId }) => occurrenceId));
   return worked.flatMap((middle, index): Problem[] => {
     const [before, after] = [worked[index - 1], worked[index + 1]];
     const { position, endPosition } = middle.timed;
@@ -59,6 +62,7 @@ function roundTrips(context: RuleContext): Problem[] {
     if (around !== after.timed.position || around === position || !around) return [];
     // The stretch of what worked goes where it must, and a hover is the same shape risen.
     if (middle.exercise.family === 'release' || isRisen(around, position)) return [];
+    if (close.has(middle.timed.occurrenceId) || areUpright(middle, around, position)) return [];
     const elsewhere = worked.filter((each) => each !== middle && each.timed.position === position);
     if (elsewhere.length === 0) return [];
     const costS = secondsOf(middle.timed, 'set-up') + secondsOf(after.timed, 'set-up');
@@ -78,6 +82,13 @@ function roundTrips(context: RuleContext): Problem[] {
 }
 
 /** The same shape risen or lowered is no change of place. */
+/** On the machine sitting, kneeling and standing are a step from each other. */
+function areUpright({ exercise }: Worked, one: Position, other: Position): boolean {
+  return exercise.machine === 'reformer' && UPRIGHT.has(one) && UPRIGHT.has(other);
+}
+
+const UPRIGHT: ReadonlySet<Position> = new Set(['seated', 'kneeling', 'standing'] as const);
+
 function isRisen(one: Position, other: Position): boolean {
   const pair = [one, other].sort().join(' ');
   return pair === 'side-lying side-support' || pair === 'plank quadruped';

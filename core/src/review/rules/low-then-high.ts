@@ -52,18 +52,25 @@ export const lowThenHigh: Rule = {
   find: (context) => [...upperFirst(context), ...backAndForth(context)],
 };
 
-/** Only the first movement of the upper back alone is told, and only where the lower back comes later. */
+/** Only the first bend of the upper back alone is told, and only where the lower back comes later in the same part. */
 function upperFirst(context: RuleContext): Problem[] {
   const moved = context.worked.find((worked) => backMoved(worked) !== 'neither');
-  if (!moved || backMoved(moved) !== 'high') return [];
-  // Standing and lying are different backs: only what could change places is told.
+  if (!moved || backMoved(moved) !== 'high' || !bends(moved)) return [];
+  // Standing and lying are different backs, and so is each part: only what could change places is told.
   const low = context.worked.find(
-    (worked) => backMoved(worked) === 'low' && worked.timed.position === moved.timed.position,
+    (worked) =>
+      backMoved(worked) === 'low' &&
+      worked.timed.position === moved.timed.position &&
+      worked.timed.segmentId === moved.timed.segmentId,
   );
   if (!low) return [];
   const sentence = `${moved.exercise.name} moves the upper back before ${low.exercise.name} has moved the lower back.`;
   return [outOfOrder(context, { early: moved, late: low, sentence })];
 }
+
+/** A reach to the side or a small turn readies the rest: rounding and arching do not. Common practice. */
+const bends = ({ timed }: Placeable) =>
+  timed.moves.some((move) => move === 'round' || move === 'arch');
 
 function backAndForth(context: RuleContext): Problem[] {
   const isDown = context.school.defaults.travel === 'down the spine';

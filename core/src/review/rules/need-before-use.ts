@@ -1,6 +1,6 @@
 import type { Exercise } from '../../movement/exercise.ts';
 import { taughtDepthFor, teachesFor } from '../../movement/foundation-depth.ts';
-import type { Foundation } from '../../movement/vocabulary.ts';
+import type { Foundation, Position } from '../../movement/vocabulary.ts';
 import { DEPTH_WORDS, FOUNDATION_WORDS, someWords } from '../../movement/words.ts';
 import { plainLengthS } from '../../plan/timing/plain-length.ts';
 import { showClock } from '../../plan/show-time.ts';
@@ -96,12 +96,17 @@ function isEased({ exercise, option }: Worked): boolean {
 /** Something like it was done: a rung of the same, work of the same kind, or work in the same place. Common practice. */
 function isLike(before: Worked, { exercise, timed }: Worked): boolean {
   if (before.exercise.slug === exercise.slug) return true;
+  // All fours is where the hands learn to carry.
+  if (before.timed.position === 'quadruped' && carriesOnHands(timed.position)) return true;
   const isWork = before.timed.effort >= WORK && before.exercise.family !== 'release';
   return (
     isWork &&
     (before.exercise.family === exercise.family || before.timed.position === timed.position)
   );
 }
+
+const carriesOnHands = (position: Position | undefined) =>
+  position === 'plank' || position === 'side-support' || position === 'quadruped';
 
 /** Effort from which something is work, and so teaches by being done. */
 const WORK = 1;

@@ -1,4 +1,3 @@
-import { listWords } from '../../movement/words.ts';
 import { showClock } from '../../plan/show-time.ts';
 import { secondsOf } from '../../plan/timing/timeline.ts';
 import { onHands } from '../coverage.ts';
@@ -6,9 +5,8 @@ import { addAfterIt, leaveOut, moveAfterEach } from '../repairs.ts';
 import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
 
-/** Time on the hands without a break; less where somebody has to spare the wrists. Common practice. */
+/** Time on the hands without a break. Who has to spare the wrists is off them by their own way. Common practice. */
 const MOST_S = 240;
-const MOST_SPARING_S = 120;
 
 /** A break in the middle of four minutes is worth a change of position. */
 const MINUTE_ON_HANDS_S = 4;
@@ -21,8 +19,7 @@ const workS = ({ timed }: Worked) => secondsOf(timed, 'work');
 export const wristRest: Rule = {
   id: 'wrist-rest',
   name: 'Rest for the wrists',
-  statement:
-    'Not more than about 4 minutes of work on the hands without a break, 2 where anyone has a wrist caution.',
+  statement: 'Not more than about 4 minutes of work on the hands without a break.',
   kind: 'load',
   why: 'Wrists are bent back under the weight of the trunk; they tire before anything else says so.',
   usually: 'must',
@@ -36,22 +33,18 @@ export const wristRest: Rule = {
     },
   ],
   find(context) {
-    const { sparingWrists } = context.group;
-    const most = sparingWrists.length > 0 ? MOST_SPARING_S : MOST_S;
-    const for_ =
-      sparingWrists.length > 0 ? ` ${listWords(sparingWrists)} should spare the wrists.` : '';
     return runsOnHands(context).flatMap((run): Problem[] => {
       // Talk and setting up are done off the hands.
       const seconds = run.reduce((sum, { timed }) => sum + secondsOf(timed, 'work'), 0);
       const [first, last] = [run[0], run.at(-1)];
-      if (seconds <= most || !first || !last) return [];
+      if (seconds <= MOST_S || !first || !last) return [];
       const names =
         run.length > 1 ? `${first.exercise.name} to ${last.exercise.name}` : first.exercise.name;
       return [
         {
           key: first.item.id,
           itemIds: run.map(({ item }) => item.id),
-          sentence: `${names}: ${showClock(seconds)} of work on the hands without a break; ${showClock(most)} is the most.${for_}`,
+          sentence: `${names}: ${showClock(seconds)} of work on the hands without a break; ${showClock(MOST_S)} is the most.`,
           candidates: () => breaks(context, run),
         },
       ];
