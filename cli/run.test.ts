@@ -191,10 +191,18 @@ describe('wrenfern review', () => {
   it('looks at people when they are given', () => {
     const people = write(
       'late.json',
-      JSON.stringify([{ id: 'n', name: 'N', level: 2, cautions: [{ caution: 'wrist' }] }]),
+      JSON.stringify([{ id: 'n', name: 'N', level: 2, cautions: [{ caution: 'rounding-out' }] }]),
     );
-    expect(run(['review', BACK_EASE, '--people', people], DAY)).toContain(
-      'N should spare the wrists',
+    // Rolling down may open a class, but for those who are to spare a back that rounds. Common practice.
+    const plan = Plan.parse(readExample(BACK_EASE));
+    const [first, ...others] = plan.segments;
+    if (!first) throw new Error('no part');
+    const opener = { kind: 'exercise' as const, id: 'opener', exercise: 'standing-roll-down' };
+    const segments = [{ ...first, items: [opener, ...first.items] }, ...others];
+    const opened = write('opened.json', JSON.stringify({ ...plan, segments }));
+    expect(run(['review', opened], DAY)).not.toContain('Standing roll down loads the spine');
+    expect(run(['review', opened, '--people', people], DAY)).toContain(
+      'Standing roll down loads the spine',
     );
   });
 });

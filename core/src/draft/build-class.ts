@@ -1,4 +1,4 @@
-import { usedNear } from '../movement/dose.ts';
+import { doseAmount, usedNear, withDoseAmount } from '../movement/dose.ts';
 import { closingRank, teachesAwareness } from '../movement/exercise.ts';
 import { orderPlan } from '../search/order-plan.ts';
 import { reviewOrder } from '../review/review.ts';
@@ -12,7 +12,7 @@ import { arranged } from './arrange.ts';
 import { fitTime } from './fit-time.ts';
 import type { Blueprint } from './block.ts';
 import type { PlacedChoice } from './blueprint.ts';
-import { emptyPlan, resized, type DraftContext } from './pool.ts';
+import { emptyPlan, isScaled, type DraftContext } from './pool.ts';
 import type { DraftWishes } from './wishes.ts';
 
 /** A chosen exercise, with the seconds that its dose is longer (or shorter) than usual. */
@@ -119,7 +119,7 @@ function byReadiness({ choice: a }: Chosen, { choice: b }: Chosen): number {
 }
 
 function itemOf({ choice, extraS }: Chosen, wishes: DraftWishes): ExerciseItem {
-  const { exercise, options, variants, usualS, leastS, mostS } = choice;
+  const { exercise, options, variants, usualS, leastS, mostS, range } = choice;
   const item: ExerciseItem = {
     kind: 'exercise',
     id: exercise.slug,
@@ -130,24 +130,11 @@ function itemOf({ choice, extraS }: Chosen, wishes: DraftWishes): ExerciseItem {
     note: '',
   };
   const span = extraS > 0 ? mostS - usualS : usualS - leastS;
-  if (Math.abs(extraS) < 3 || span <= 0 || variants) return item;
-  const usual = doseOf(item, exercise, rulesOf(wishes.school));
-  const end = resized(usual, exercise, extraS > 0 ? 'most' : 'least');
-  const share = Math.abs(extraS) / span;
-  const between = (from: number, to: number) =>
-    usual.kind === 'timed'
-      ? from
-      : usedNear(usual.kind, from + share * (to - from), exercise.usual);
-  if (usual.kind === 'hold' && end.kind === 'hold') {
-    return { ...item, dose: { ...usual, holdS: between(usual.holdS, end.holdS) } };
-  }
-  if (usual.kind === 'free' && end.kind === 'free') {
-    return { ...item, dose: { ...usual, durationS: between(usual.durationS, end.durationS) } };
-  }
-  if ('count' in usual && 'count' in end && usual.kind === end.kind) {
-    return { ...item, dose: { ...usual, count: between(usual.count, end.count) } };
-  }
-  return item;
+  const dose = doseOf(item, exercise, rulesOf(wishes.school));
+  if (Math.abs(extraS) < 3 || span <= 0 || variants || !isScaled(dose, exercise)) return item;
+  const [from, to] = [doseAmount(dose), extraS > 0 ? range.most : range.least];
+  const amount = usedNear(dose.kind, from + (Math.abs(extraS) / span) * (to - from), range);
+  return { ...item, dose: withDoseAmount(dose, amount) };
 }
 
 /** How many repairs are taken at the most. */

@@ -1,10 +1,10 @@
 import { doseAmount, usedWithin, withDoseAmount, type Dose } from '../movement/dose.ts';
-import type { Exercise } from '../movement/exercise.ts';
+import { optionOf, usualRange, type Exercise } from '../movement/exercise.ts';
 import type { ExerciseItem, Plan } from '../plan/plan.ts';
 import { rulesOf } from '../plan/schools.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
-import { doseOf } from '../plan/usual.ts';
-import type { DraftContext } from './pool.ts';
+import { doseOf, shownOption } from '../plan/usual.ts';
+import { isScaled, type DraftContext } from './pool.ts';
 
 const MOST_STEPS = 120;
 
@@ -40,7 +40,9 @@ function step_(plan: Plan, context: DraftContext, direction: 1 | -1): Plan | und
     // Arrival and close are as long as they are: a class is not padded with rest, nor robbed of it.
     if (exercise.family === 'awareness' || exercise.family === 'release') continue;
     if (item.variants || (direction > 0 && isLong(item.id))) continue;
-    const stepped = stepDose(doseOf(item, exercise, school), exercise, direction);
+    const shown = optionOf(exercise, shownOption(item, exercise, school));
+    const range = usualRange(exercise, shown);
+    const stepped = stepDose(doseOf(item, exercise, school), exercise, range, direction);
     if (stepped && (!best || stepped.room > best.room)) best = { item, ...stepped };
   }
   if (!best) return undefined;
@@ -58,12 +60,13 @@ function step_(plan: Plan, context: DraftContext, direction: 1 | -1): Plan | und
 function stepDose(
   dose: Dose,
   exercise: Exercise,
+  range: Exercise['usual'],
   direction: 1 | -1,
 ): { dose: Dose; room: number } | undefined {
-  if (dose.kind === 'timed' || dose.kind !== exercise.dose.kind) return undefined;
-  const { least, most } = exercise.usual;
+  if (!isScaled(dose, exercise)) return undefined;
+  const { least, most } = range;
   const amount = doseAmount(dose);
-  const used = usedWithin(dose.kind, exercise.usual);
+  const used = usedWithin(dose.kind, range);
   const next =
     direction > 0 ? used.find((each) => each > amount) : used.findLast((each) => each < amount);
   if (next === undefined) return undefined;

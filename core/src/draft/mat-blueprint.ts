@@ -195,6 +195,8 @@ const RANK_IN_HANDS: readonly ((choice: Choice) => boolean)[] = [
   at('plank', 'side-support'),
 ];
 
+const standsOnLegs = withSlug('squat', 'lunge', 'standing-balance', 'heel-raise');
+
 function upright(
   minutes: number,
   character: Character['id'],
@@ -214,7 +216,7 @@ function upright(
       (at(...places)(choice) && !ofFamily('release', 'awareness', 'plank')(choice)) ||
       (places.includes('seated') && lies(choice) && isHeavy(choice)),
     ...(isStanding
-      ? {}
+      ? { holds: [standsOnLegs], most: [[ofFamily('shoulders'), 1]] as const }
       : {
           rank: (choice: Choice) => (lies(choice) ? 2 : Number(!at('kneeling')(choice))),
           most: [[lies, 1]] as const,

@@ -1,7 +1,7 @@
 import { effortOf } from '../body/load/option-load.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
-import type { Dose } from '../movement/dose.ts';
-import { optionOf, type Exercise } from '../movement/exercise.ts';
+import { usedWithin, withDoseAmount, type Dose, type ScaledDose } from '../movement/dose.ts';
+import { optionOf, usualRange, type Exercise, type Option } from '../movement/exercise.ts';
 import { isWork } from '../review/draft-rows.ts';
 import type { Rule } from '../review/rule.ts';
 import { newItem } from '../review/running-order.ts';
@@ -44,6 +44,8 @@ export interface Choice {
   usualS: number;
   leastS: number;
   mostS: number;
+  /** The amounts of its dose that these are. */
+  range: Exercise['usual'];
   workS: number;
   isNew: boolean;
   /** By so many usual options the group is short of what it is drafted for; 0 where it is for them. */
@@ -140,6 +142,9 @@ function measure(
   const dose = doseOf(item, exercise, school);
   const secondsIn = (of: Dose) => lengthOf(plan, { ...item, dose: of }, context);
   const usual = secondsIn(dose);
+  const secondsAt = (amount: number) =>
+    isScaled(dose, exercise) ? secondsIn(withDoseAmount(dose, amount)).totalS : usual.totalS;
+  const range = rangeOf(exercise, option, dose, (amount) => secondsAt(amount) - usual.totalS);
   return {
     exercise,
     options: item.options,
@@ -147,11 +152,9 @@ function measure(
     effort: effortOf(exercise, option),
     spineLoad: option.spineLoad ?? exercise.spineLoad,
     usualS: usual.totalS + SET_UP_S,
-    leastS: secondsIn(resized(dose, exercise, 'least')).totalS + SET_UP_S,
-    mostS: Math.min(
-      secondsIn(resized(dose, exercise, 'most')).totalS + SET_UP_S,
-      usual.totalS + SET_UP_S + (isWork({ exercise }) ? Infinity : SOFT_MORE_S),
-    ),
+    range,
+    leastS: secondsAt(range.least) + SET_UP_S,
+    mostS: secondsAt(range.most) + SET_UP_S,
     workS: usual.workS,
     tooEarly: Math.max(0, (exercise.fromLevel ?? 1) - levelOf(context.attendees)),
     isNew: context.timing.familiar !== undefined && !context.timing.familiar.has(exercise.slug),
@@ -219,19 +222,19 @@ function lengthOf(plan: Plan, item: ExerciseItem, { catalogue, timing }: DraftCo
   return { totalS: timed.durationS - secondsOf(timed, 'set-up'), workS: secondsOf(timed, 'work') };
 }
 
-/** The dose at the least or the most that is usual for the exercise; clocked doses stay. */
-export function resized(dose: Dose, exercise: Exercise, to: 'least' | 'most'): Dose {
-  const amount = exercise.usual[to];
-  if (dose.kind !== exercise.dose.kind) return dose;
-  switch (dose.kind) {
-    case 'repetitions':
-    case 'breaths':
-      return { ...dose, count: amount };
-    case 'hold':
-      return { ...dose, holdS: amount };
-    case 'free':
-      return { ...dose, durationS: amount };
-    case 'timed':
-      return dose;
-  }
+/** Clocked doses stay as they are, and so does what an option doses in another way. */
+export const isScaled = (dose: Dose, exercise: Exercise): dose is ScaledDose =>
+  dose.kind !== 'timed' && dose.kind === exercise.dose.kind;
+
+/** The usual range of what is shown; what lets go is made no longer than a little more than usual. */
+function rangeOf(
+  exercise: Exercise,
+  option: Option,
+  dose: Dose,
+  moreS: (amount: number) => number,
+): Choice['range'] {
+  const range = usualRange(exercise, option);
+  if (!isScaled(dose, exercise) || isWork({ exercise })) return range;
+  const most = usedWithin(dose.kind, range).findLast((amount) => moreS(amount) <= SOFT_MORE_S);
+  return { least: range.least, most: most ?? range.most };
 }

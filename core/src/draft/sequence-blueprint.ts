@@ -53,9 +53,11 @@ export function sequenceBlueprint(minutes: number): Blueprint {
         id: 'close',
         name: 'Close',
         share: [0.04, 0.1],
-        exercises: [1, 2],
+        exercises: [2, 3],
         fits: withSlug('standing-roll-down', 'calf-wall', 'chest-opener-wall'),
-        holds: [ofFamily('release')],
+        // Legs and chest, which it asks most of.
+        holds: [withSlug('calf-wall'), withSlug('chest-opener-wall')],
+        rank: (choice) => Number(ofFamily('release')(choice)),
       },
     ],
     leavesOut: () => false,

@@ -1,6 +1,6 @@
 import type { Block, Blueprint } from './block.ts';
 import type { Character } from './characters.ts';
-import { at, curls, lies, ofFamily, softer, withSlug } from './choice-tests.ts';
+import { at, curls, goesOver, lies, ofFamily, softer, withSlug } from './choice-tests.ts';
 import type { Choice } from './pool.ts';
 
 const ROUNDS = 2;
@@ -49,21 +49,25 @@ export function timedBlueprint(minutes: number, character: Character['id']): Blu
   const legs = intervals({
     id: 'legs',
     name: 'Legs',
-    fits: (choice) => byClock(choice) && at('standing')(choice),
+    fits: (choice) => byClock(choice) && at('standing')(choice) && choice.effort >= 1,
+    holds: [withSlug('squat', 'lunge')],
   });
   const turns = intervals({
     id: 'turns',
     name: 'Sitting and kneeling',
-    fits: (choice) => byClock(choice) && at('seated', 'kneeling')(choice),
+    fits: (choice) =>
+      byClock(choice) &&
+      at('seated', 'kneeling')(choice) &&
+      !ofFamily('plank')(choice) &&
+      !goesOver(choice),
   });
-  const order: Record<Character['id'], Block[]> = {
-    near: [trunk, hands, turns, legs],
-    fresh: [trunk, hands, legs],
-    calm: [trunk, turns, hands],
+  const order: Record<Character['id'], Record<2 | 3 | 4, Block[]>> = {
+    near: { 2: [trunk, hands], 3: [trunk, hands, turns], 4: [trunk, hands, turns, legs] },
+    fresh: { 2: [trunk, hands], 3: [trunk, hands, legs], 4: [trunk, turns, hands, legs] },
+    calm: { 2: [trunk, hands], 3: [trunk, turns, hands], 4: [trunk, turns, hands] },
   };
   const many = minutes >= FOURTH_FROM ? 4 : minutes >= THIRD_FROM ? 3 : 2;
-  const withPlank = order[character].slice(0, many);
-  const blocks = withPlank.includes(hands) ? withPlank : [...withPlank.slice(0, -1), hands];
+  const blocks = order[character][many];
   return {
     blocks: [
       {

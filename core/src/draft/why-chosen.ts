@@ -1,5 +1,5 @@
 import { effortOfExercise } from '../body/load/option-load.ts';
-import { leadsTo, teachesAwareness, type Exercise } from '../movement/exercise.ts';
+import { leadsTo, type Exercise } from '../movement/exercise.ts';
 import {
   BODY_PART_WORDS,
   capital,
@@ -7,82 +7,74 @@ import {
   FOUNDATION_WORDS,
   listWords,
 } from '../movement/words.ts';
-import type { Group } from '../review/group.ts';
 import { teachesFor } from '../movement/foundation-depth.ts';
 import type { Plan } from '../plan/plan.ts';
+import type { Group } from '../review/group.ts';
 import { PARTS_FIRST } from './parts-first.ts';
 import type { DraftContext } from './pool.ts';
 import type { DraftWishes } from './wishes.ts';
 
-/** Why each item is in the class, by item id: what was asked for first, then what others need. */
+/** An exercise of the draft in its place. */
+interface Placed {
+  id: string;
+  exercise: Exercise;
+  block: string;
+  /** In its block. */
+  index: number;
+  of: readonly Exercise[];
+  before: readonly Exercise[];
+  later: readonly Exercise[];
+}
+
+/** Two things are as much as anybody reads. */
+const REASONS = 2;
+
+/** Why each item is in the class, by item id, as a teacher would say it: what was asked for, its place, what it goes with. */
 export function whyChosen(
   plan: Plan,
   wishes: DraftWishes,
   { catalogue }: DraftContext,
   group: Group,
 ): Record<string, string> {
-  const items = plan.segments.flatMap((segment) => {
-    const held = segment.items.flatMap((item) =>
-      item.kind === 'exercise' ? [{ id: item.id, exercise: catalogue.require(item.exercise) }] : [],
-    );
-    return held.map((each, index) => ({
-      ...each,
-      place: { block: segment.id, index, of: held.map(({ exercise }) => exercise) },
-    }));
-  });
   return Object.fromEntries(
-    items.map(({ id, exercise, place }, at) => {
-      const later = items.slice(at + 1).map((each) => each.exercise);
+    placedIn(plan, catalogue).map((placed) => {
       const reasons = [
-        ...asked(exercise, wishes),
-        ...climbing(exercise, wishes, later),
-        ...themes(exercise, wishes),
-        ...opening(exercise, at),
-        ...ending(exercise),
-        ...roleIn(place, exercise),
-        ...teaching(exercise, later, group),
-        ...answering(
-          exercise,
-          items.slice(0, at).map((each) => each.exercise),
-        ),
-        ...turning(
-          exercise,
-          items.map((each) => each.exercise),
-        ),
+        ...asked(placed, wishes),
+        ...themes(placed.exercise, wishes),
+        ...role(placed),
+        ...goesWith(placed, group),
+        ...worksOn(placed.exercise),
       ];
-      const [first, second] = reasons;
-      // What it is there for is enough; what it needs and teaches is for those that stand in no block.
-      const isSaid = roleIn(place, exercise).includes(first ?? '');
-      const words = [
-        first ?? `works the ${exercise.movers[0] ?? 'whole body'}`,
-        ...(isSaid ? [] : [second]),
-      ];
-      return [id, `${capital(words.filter(Boolean).join('; '))}.`];
+      return [placed.id, `${capital(reasons.slice(0, REASONS).join('; '))}.`];
     }),
   );
 }
 
-function asked({ slug }: Exercise, { mustHave, climbTo }: DraftWishes): string[] {
-  if (climbTo === slug) return ['what the class climbs to'];
-  return mustHave.includes(slug) ? ['you asked for it'] : [];
+function placedIn(plan: Plan, catalogue: DraftContext['catalogue']): Placed[] {
+  const all = plan.segments.flatMap((segment) => {
+    const held = segment.items.flatMap((item) =>
+      item.kind === 'exercise' ? [{ id: item.id, exercise: catalogue.require(item.exercise) }] : [],
+    );
+    const of = held.map(({ exercise }) => exercise);
+    return held.map((each, index) => ({ ...each, block: segment.id, index, of }));
+  });
+  const exercises = all.map(({ exercise }) => exercise);
+  return all.map((each, at) => ({
+    ...each,
+    before: exercises.slice(0, at),
+    later: exercises.slice(at + 1),
+  }));
 }
 
-function climbing(
-  exercise: Exercise,
-  { climbTo }: DraftWishes,
-  later: readonly Exercise[],
-): string[] {
+function asked({ exercise, later }: Placed, { mustHave, climbTo }: DraftWishes): string[] {
+  if (climbTo === exercise.slug) return ['what the class climbs to'];
+  if (mustHave.includes(exercise.slug)) return ['you asked for it'];
   if (!climbTo) return [];
   const next = leadsTo(exercise);
   const goal = later.find(({ slug }) => slug === climbTo && next.includes(slug));
   if (goal) return [`a rung to ${goal.name}`];
   const rung = later.find((each) => next.includes(each.slug) && leadsTo(each).includes(climbTo));
   return rung ? [`a rung to ${rung.name}`] : [];
-}
-
-function opening(exercise: Exercise, at: number): string[] {
-  if (at > 1 || !teachesAwareness(exercise)) return [];
-  return at === 0 ? ['opens the class: the breath, before anything is asked'] : [];
 }
 
 function themes(exercise: Exercise, wishes: DraftWishes): string[] {
@@ -97,95 +89,117 @@ function themes(exercise: Exercise, wishes: DraftWishes): string[] {
       .filter((id) => exercise.moves.some((move) => move === id.split('-')[0]))
       .map((id) => DIRECTION_WORDS[id]),
   ];
-  return words.length > 0 ? [`for ${listWords(words)}`] : [];
+  return words.length > 0 ? [`your theme, ${listWords(words)}`] : [];
+}
+
+/** How it ends a class is all that is said of a rest. */
+function worksOn({ bodyParts, closing }: Exercise): string[] {
+  if (closing) return [];
+  return [`for ${listWords(bodyParts.slice(0, 2).map((part) => BODY_PART_WORDS[part]))}`];
 }
 
 const PLAIN_BRIDGE = PARTS_FIRST.find(({ parts }) => parts.includes('bridge-roll'));
+const isUp = ({ position }: Exercise) => position === 'plank' || position === 'side-support';
 
-/** Where an exercise stands in its block. */
-interface Place {
-  block: string;
-  index: number;
-  of: readonly Exercise[];
-}
+/** What is said of the first of a block. */
+const OPENS: Readonly<Record<string, string>> = {
+  warm: 'small and soft, while everybody still arrives',
+  sides: 'begins the side small',
+  upright: 'brings everybody upright, where all of it is used',
+  standing: 'brings everybody to their feet, where all of it is used',
+  feet: 'warms feet, knees and hips on one heavy setting',
+  loops: 'frees the hips while the machine carries the legs',
+  box: 'the box once, for what only it can do',
+  arms: 'light springs, upright',
+  legs: 'legs, while trunk and hands rest',
+  turns: 'upright, while the hands rest',
+  together: 'all together, on their feet',
+  back: 'known work on the back, which runs on few words',
+  'together-again': 'all together again, sitting',
+};
 
-/** What it is there for in its block, as a teacher would say it. */
-function roleIn({ block, index, of }: Place, exercise: Exercise): string[] {
-  const efforts = of.map(effortOfExercise);
-  const isTop = of.length > 1 && effortOfExercise(exercise) === Math.max(...efforts);
+/** Where it stands in its block, if that says something. */
+function role({ exercise, block, index, of }: Placed): string[] {
   const isLast = index === of.length - 1;
-  const next = of[index + 1];
-  if (exercise.family === 'release' && next) return ['lets go before the next one'];
+  const letsGo = exercise.family === 'release';
+  if (exercise.closing === 'way-up') return ['brings everyone up slowly'];
+  if (exercise.closing === 'rest') return ['rests at the end, and only there'];
   switch (block) {
     case 'arrive':
-    case 'warm':
-      return ['small and soft, while everybody still arrives'];
+      if (index > 0) return ['small and soft, while everybody still arrives'];
+      return exercise.teaches.some(({ foundation }) => foundation === 'breath')
+        ? ['opens the class with the breath, before anything is asked']
+        : ['lets everybody arrive before anything is asked'];
+    case 'sequence':
+      return exercise.classicOrder
+        ? [`number ${exercise.classicOrder} of the published order`]
+        : [];
     case 'wake':
-      if (PLAIN_BRIDGE?.parts.includes(exercise.slug)) {
-        return ['wakes hips and back, plain before anything is added'];
-      }
-      return PLAIN_BRIDGE?.wholes.includes(exercise.slug)
-        ? ['the bridge with one thing added']
-        : ['warms what the next part needs'];
-    case 'front':
-    case 'trunk':
-      return isTop
-        ? ['the top of this part']
-        : ['a step up from the one before, still short of the top'];
+      if (PLAIN_BRIDGE?.parts.includes(exercise.slug)) return ['plain, before anything is added'];
+      return exercise.slug === 'chest-lift' ? ['the first curl, and a small one'] : [];
     case 'sides':
-      if (index === 0) return ['begins the side small, before longer levers'];
-      return isLast
-        ? ['ends the side: what worked is opened, then everybody rolls over once']
-        : ['goes on with the same hip, a little more of it'];
+      if (isLast && exercise.family !== 'hips') {
+        return ['opens the side that worked, before everybody rolls over once'];
+      }
+      break;
     case 'hands':
-      if (isTop) return ['the top of the class: weight on the hands'];
-      return exercise.position === 'prone'
-        ? ['opens the back, the other way than the front of the trunk']
-        : ['brings the weight to the hands by steps'];
-    case 'upright':
-    case 'standing':
-      return ['brings the class upright, where it is used'];
-    case 'feet':
-      return ['warms feet, knees and hips on one heavy setting'];
-    case 'loops':
-      return ['frees the hips while the machine carries the legs'];
-    case 'box':
-      return ['the box once, for what only it can do'];
-    case 'arms':
-      return ['arms and posture, light and upright'];
-    case 'legs':
-      return ['legs, while trunk and hands rest'];
-    case 'back':
-      return ['the back of the body, by the clock'];
-    case 'close':
-      return ['slow, so that it ends as softly as it began'];
-    default:
+      if (exercise.machine === 'reformer') {
+        return index === 0 ? ['hands and knees at the bar, on medium springs'] : [];
+      }
+      if (letsGo) return [];
+      if (exercise.position === 'prone' && index === 0) {
+        return ['opens the back, after all that rounded'];
+      }
+      if (isTop(exercise, of) && isUp(exercise)) return ['the top of the class, on the hands'];
+      if (exercise.position === 'quadruped' && !of.slice(0, index).some(isOnHands)) {
+        return ['brings the weight to the hands'];
+      }
       return [];
+    case 'close':
+      return isLast ? ['ends the class as softly as it began'] : [];
   }
+  if (index === 0 && OPENS[block]) return [OPENS[block]];
+  return of.length > 2 && block !== 'warm' && isTop(exercise, of) ? ['the top of this part'] : [];
 }
 
-function ending({ closing, family }: Exercise): string[] {
-  if (closing === 'way-up') return ['brings everyone up slowly'];
-  if (closing === 'rest') return ['rests at the end'];
-  return family === 'release' ? ['lets go of what worked'] : [];
+const isOnHands = (exercise: Exercise) =>
+  exercise.family !== 'release' && (exercise.position === 'quadruped' || isUp(exercise));
+
+function isTop(exercise: Exercise, of: readonly Exercise[]): boolean {
+  const efforts = of.map(effortOfExercise);
+  const most = Math.max(...efforts);
+  return (
+    effortOfExercise(exercise) === most && efforts.filter((each) => each === most).length === 1
+  );
 }
 
-/** What a later item needs and this one teaches. */
-function teaching(exercise: Exercise, later: readonly Exercise[], group: Group): string[] {
-  for (const next of later) {
-    for (const { foundation, depth } of next.needs) {
-      if (depth === 0 || group.holds(foundation, depth)) continue;
-      if (teachesFor(exercise, { foundation, depth }))
-        return [`teaches ${FOUNDATION_WORDS[foundation]}, which ${next.name} needs`];
-    }
-  }
-  const prepared = later.find(({ slug }) => leadsTo(exercise).includes(slug));
-  return prepared ? [`prepares ${prepared.name}`] : [];
-}
-
-function answering(exercise: Exercise, before: readonly Exercise[]): string[] {
+/** What it goes with in this class: what it lets go of, builds on, answers, readies for, or adds to the one before. */
+function goesWith({ exercise, before, later, of, index }: Placed, group: Group): string[] {
+  const worked = before.findLast(
+    ({ family, bodyParts }) =>
+      family !== 'release' && bodyParts.some((part) => exercise.bodyParts.includes(part)),
+  );
+  if (exercise.closing) return [];
+  if (exercise.family === 'release') return [worked ? `lets go after ${worked.name}` : 'lets go'];
+  const part = before.findLast((each) => isPartOf(each, exercise));
   const answered = before.findLast(({ counters }) => counters.includes(exercise.slug));
-  return answered ? [`answers ${answered.name}`] : [];
+  const whole = later.find((each) => isPartOf(exercise, each));
+  const few = rare(exercise, [...before, ...later]);
+  const last = of[index - 1];
+  return [
+    ...(part ? [`builds on ${part.name}`] : []),
+    ...(answered ? [`answers ${answered.name}`] : []),
+    ...(whole ? [`readies for ${whole.name}`] : taught(exercise, before, later, group)),
+    ...few,
+    ...(last && few.length === 0 ? added(exercise, last) : []),
+  ];
+}
+
+function isPartOf(one: Exercise, other: Exercise): boolean {
+  const isPart = PARTS_FIRST.some(
+    ({ parts, wholes }) => parts.includes(one.slug) && wholes.includes(other.slug),
+  );
+  return isPart || leadsTo(one).includes(other.slug);
 }
 
 const WAY_WORDS = {
@@ -195,11 +209,40 @@ const WAY_WORDS = {
   side: 'bends to both sides',
 } as const;
 
-/** The only one of the class to go some way is there for it. */
-function turning(exercise: Exercise, all: readonly Exercise[]): string[] {
-  const ways = exercise.moves.filter((move) => move !== 'still');
-  const rare = ways.find((move) => all.filter(({ moves }) => moves.includes(move)).length <= 2);
-  if (rare) return [`${WAY_WORDS[rare]}, which little else does here`];
-  const [way] = ways;
-  return way ? [WAY_WORDS[way]] : [];
+/** What it does that the one before it did not. */
+function added(exercise: Exercise, last: Exercise): string[] {
+  const ways = exercise.moves.filter((move) => move !== 'still' && !last.moves.includes(move));
+  const [way] = ways.flatMap((move) => (move === 'still' ? [] : [WAY_WORDS[move]]));
+  if (way) return [way];
+  const more = effortOfExercise(exercise) - effortOfExercise(last);
+  return more > 0 ? [`a step up from ${last.name}`] : [];
+}
+
+/** One of few that go some way are there for it. */
+function rare(exercise: Exercise, others: readonly Exercise[]): string[] {
+  return exercise.moves.flatMap((move) => {
+    if (move === 'still' || others.filter(({ moves }) => moves.includes(move)).length > 1)
+      return [];
+    return [`${WAY_WORDS[move]}, which little else does here`];
+  });
+}
+
+/** What a later one needs, and this one is the first to teach. */
+function taught(
+  exercise: Exercise,
+  before: readonly Exercise[],
+  later: readonly Exercise[],
+  group: Group,
+): string[] {
+  for (const next of later) {
+    const need = next.needs.find(
+      (each) =>
+        each.depth > 1 &&
+        !group.holds(each.foundation, each.depth) &&
+        teachesFor(exercise, each) &&
+        !before.some((earlier) => teachesFor(earlier, each)),
+    );
+    if (need) return [`${FOUNDATION_WORDS[need.foundation]}, for ${next.name} later`];
+  }
+  return [];
 }

@@ -1,5 +1,5 @@
 import { doseAmount, usedWithin, withDoseAmount, type Dose } from '../movement/dose.ts';
-import { closingRank, type Exercise } from '../movement/exercise.ts';
+import { closingRank, usualRange, type Exercise } from '../movement/exercise.ts';
 import { listWords } from '../movement/words.ts';
 import type { Edit } from '../plan/edits.ts';
 import type { PauseItem } from '../plan/plan.ts';
@@ -65,14 +65,15 @@ export function fitEdits(context: RuleContext, way: 'shorter' | 'longer'): FitEd
 }
 
 /** Other doses within the usual range, by the numbers that people use. */
-function doses({ item, exercise, dose }: Worked, way: 'shorter' | 'longer'): FitEdit[] {
+function doses({ item, exercise, option, dose }: Worked, way: 'shorter' | 'longer'): FitEdit[] {
   // Each variant has its own count, which nobody changes for the teacher; nor is the clock of timed sets.
   if (item.variants || dose.kind === 'timed' || dose.kind !== exercise.dose.kind) return [];
   // Letting go is what gets lost when a class runs late.
   if (way === 'shorter' && exercise.family === 'release') return [];
-  const { least, most } = exercise.usual;
+  const range = usualRange(exercise, option);
+  const { least, most } = range;
   const now = doseAmount(dose);
-  return usedWithin(dose.kind, exercise.usual)
+  return usedWithin(dose.kind, range)
     .filter((next) => (way === 'shorter' ? next < now : next > now))
     .map((next) => ({
       about: item.id,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Dose } from './dose.ts';
+import { Dose, doseAmount } from './dose.ts';
 import { KeyPose, View } from './pose.ts';
 import {
   BodyPart,
@@ -185,6 +185,21 @@ export function checkLadder(
 
 /** An exercise as an author writes it, before defaults are filled in. */
 export type ExerciseInput = z.input<typeof Exercise>;
+
+/**
+ * The usual least and most of an option, in the unit of its dose: its exercise’s, in proportion where its own dose is
+ * another number of the same kind.
+ */
+export function usualRange(
+  { dose, usual }: Pick<Exercise, 'dose' | 'usual'>,
+  option: Pick<Option, 'dose'>,
+): Exercise['usual'] {
+  const own = option.dose;
+  if (!own || own.kind !== dose.kind || own.kind === 'timed' || dose.kind === 'timed') return usual;
+  const share = doseAmount(own) / doseAmount(dose);
+  const near = (amount: number) => Math.max(1, Math.round(amount * share));
+  return { least: near(usual.least), most: near(usual.most) };
+}
 
 /** The option with this number; the standard one when the number is unknown to the exercise. */
 export function optionOf(exercise: Exercise, number: number): Option {

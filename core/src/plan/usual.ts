@@ -1,6 +1,5 @@
 import type { Dose } from '../movement/dose.ts';
-import { optionOf, tempoOf, type Exercise } from '../movement/exercise.ts';
-import type { Tempo } from '../movement/vocabulary.ts';
+import { optionOf, tempoOf, usualRange, type Exercise, type Option } from '../movement/exercise.ts';
 import { offeredOptions, type ExerciseItem } from './plan.ts';
 import type { SchoolRules } from './school.ts';
 
@@ -33,7 +32,7 @@ function wholeDose(item: ExerciseItem, exercise: Exercise, school: SchoolRules):
   if (first?.dose) return first.dose;
   if (item.dose && !first) return item.dose;
   const option = optionOf(exercise, shownOption(item, exercise, school));
-  return schoolDose(option.dose ?? exercise.dose, exercise, school, tempoOf(exercise, option));
+  return schoolDose(exercise, option, school);
 }
 
 /** Of a dose for each side the one that the item is about; what has no sides, or alternates, is done whole. */
@@ -41,24 +40,23 @@ export function onOneSide(dose: Dose, { onlySide }: Pick<ExerciseItem, 'onlySide
   return onlySide && dose.sides === 'each' ? { ...dose, sides: onlySide } : dose;
 }
 
-/** What a school makes of a dose that nobody set. */
-export function schoolDose(
-  dose: Dose,
-  exercise: Exercise,
-  school: SchoolRules,
-  tempo: Tempo = exercise.tempo,
-): Dose {
+/** What a school makes of an option’s dose that nobody set. */
+export function schoolDose(exercise: Exercise, option: Option, school: SchoolRules): Dose {
+  const dose = option.dose ?? exercise.dose;
+  const tempo = tempoOf(exercise, option);
   const wanted = school.defaults.dose;
   const isWork = exercise.family !== 'release' && exercise.family !== 'awareness';
-  if (wanted.kind === 'own' || dose.kind !== 'repetitions' || !isWork) return dose;
+  if (wanted.kind === 'own' || !isWork) return dose;
+  // By the clock what is held is held for the interval.
   if (wanted.kind === 'timed') {
+    if (dose.kind !== 'repetitions' && dose.kind !== 'hold') return dose;
     // In one interval both sides alternate; `each` keeps an interval for each side.
     const sides = dose.sides === 'alternating' ? 'none' : dose.sides;
     const { onS, offS } = wanted;
     return { kind: 'timed', onS, offS, rounds: 1, sets: dose.sets, sides, directions: 1 };
   }
-  if (tempo === 'pulse' || tempo === 'quick') return dose;
-  const { least, most } = exercise.usual;
+  if (dose.kind !== 'repetitions' || tempo === 'pulse' || tempo === 'quick') return dose;
+  const { least, most } = usualRange(exercise, option);
   const inSchool = Math.min(wanted.most, Math.max(wanted.least, dose.count));
   return { ...dose, count: Math.min(most, Math.max(least, inSchool)) };
 }

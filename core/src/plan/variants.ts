@@ -20,7 +20,7 @@ export function variantsOf(
   return (item.variants ?? []).flatMap(({ option: number, dose }) => {
     if (number > exercise.options.length) return [];
     const option = optionOf(exercise, number);
-    const whole = dose ?? schoolDose(option.dose ?? exercise.dose, exercise, school);
+    const whole = dose ?? schoolDose(exercise, option, school);
     return [{ option, dose: onOneSide(whole, item) }];
   });
 }

@@ -62,7 +62,8 @@ function roundTrips(context: RuleContext): Problem[] {
     if (around !== after.timed.position || around === position || !around) return [];
     // The stretch of what worked goes where it must, and a hover is the same shape risen.
     if (middle.exercise.family === 'release' || isRisen(around, position)) return [];
-    if (close.has(middle.timed.occurrenceId) || areUpright(middle, around, position)) return [];
+    const isClosing = close.has(middle.timed.occurrenceId) && isLate(context, middle);
+    if (isClosing || areUpright(middle, around, position)) return [];
     const elsewhere = worked.filter((each) => each !== middle && each.timed.position === position);
     if (elsewhere.length === 0) return [];
     const costS = secondsOf(middle.timed, 'set-up') + secondsOf(after.timed, 'set-up');
@@ -82,6 +83,12 @@ function roundTrips(context: RuleContext): Problem[] {
 }
 
 /** The same shape risen or lowered is no change of place. */
+/** A close is no more than this of a class. Common practice. */
+const CLOSE = 0.25;
+
+const isLate = ({ timeline }: RuleContext, { timed }: Worked) =>
+  timed.startS >= (1 - CLOSE) * timeline.totalS;
+
 /** On the machine sitting, kneeling and standing are a step from each other. */
 function areUpright({ exercise }: Worked, one: Position, other: Position): boolean {
   return exercise.machine === 'reformer' && UPRIGHT.has(one) && UPRIGHT.has(other);

@@ -1,5 +1,5 @@
 import { USED_COUNTS, USED_SECONDS, type Dose, type DoseKind } from '@wrenfern/core/movement/dose';
-import type { Exercise } from '@wrenfern/core/movement/exercise';
+import { usualRange, type Exercise, type Option } from '@wrenfern/core/movement/exercise';
 import type { Sides } from '@wrenfern/core/movement/vocabulary';
 import { Select } from '../../../parts/select.tsx';
 import { Stepper } from '../../../parts/stepper.tsx';
@@ -26,12 +26,16 @@ const SIDES: { value: Sides; name: string }[] = [
 export function DoseEditor({
   dose,
   exercise,
+  option,
   onChange,
 }: {
   dose: Dose;
   exercise: Exercise;
+  /** The one that is shown. */
+  option: Option;
   onChange: (dose: Dose) => void;
 }) {
+  const { least, most } = usualRange(exercise, option);
   return (
     <div className="flex flex-col gap-2">
       <Select
@@ -61,7 +65,7 @@ export function DoseEditor({
       )}
       {dose.kind === exercise.dose.kind ? (
         <p className="text-[0.8125rem] text-soft">
-          Usual: {exercise.usual.least} to {exercise.usual.most}
+          Usual: {least} to {most}
           {dose.kind === 'hold' || dose.kind === 'free' ? ' s' : ''}. Common practice.
         </p>
       ) : null}

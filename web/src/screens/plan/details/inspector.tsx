@@ -108,7 +108,7 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
   const catalogue = useCatalogue();
   const edit = useEditor((editor) => editor.edit);
   const exercise = catalogue.require(item.exercise);
-  const option = exercise.options[(timed.option ?? 1) - 1];
+  const option = optionOf(exercise, timed.option ?? exercise.standard);
   const school = useEditor((editor) => editor.plan.school);
   const dose = doseOf(item, exercise, rulesOf(school));
   return (
@@ -117,17 +117,15 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
         <h2 className="text-xl">{exercise.name}</h2>
         <p className="text-soft">{exercise.purpose}</p>
       </div>
-      {option ? (
-        <Figure
-          of={option}
-          held={timed.props}
-          view={exercise.view}
-          width={228}
-          height={130}
-          arrow
-          label
-        />
-      ) : null}
+      <Figure
+        of={option}
+        held={timed.props}
+        view={exercise.view}
+        width={228}
+        height={130}
+        arrow
+        label
+      />
       {item.variants ? (
         <VariantsEditor item={item} exercise={exercise} />
       ) : (
@@ -135,6 +133,7 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
           <DoseEditor
             dose={dose}
             exercise={exercise}
+            option={option}
             onChange={(next) => edit({ type: 'setDose', itemId: item.id, dose: next })}
           />
           <MakeVariants item={item} exercise={exercise} />
