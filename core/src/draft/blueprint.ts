@@ -50,8 +50,11 @@ export function climbing(
   const isGoal = ({ exercise }: Choice) => exercise.slug === climbTo;
   const own = blocks[at];
   if (!goal) return blueprint;
-  if (own && startsAt >= HALF)
-    return { ...blueprint, blocks: blocks.with(at, toppedBy(own, isGoal)) };
+  if (own && startsAt >= HALF) {
+    const topped = blocks.with(at, toppedBy(own, isGoal));
+    // Straight before the close the top would come too late: what follows it takes its time.
+    return { ...blueprint, blocks: at === blocks.length - 2 ? topped.map(closingLonger) : topped };
+  }
   const others = blocks.filter((block) => block !== own);
   const later = Math.max(1, others.findIndex(({ id }) => id === 'hands') + 1);
   // A block that turns over once, or is set up once, stays one: all of it comes later.
@@ -81,6 +84,9 @@ export function climbing(
   }));
   return { ...blueprint, blocks: [...before, top, ...after] };
 }
+
+const closingLonger = (block: Block): Block =>
+  block.id === 'close' ? { ...block, share: [0.11, 0.17] } : block;
 
 /** The block of what the class climbs to: all else that works there comes before it, what lets go behind. */
 function toppedBy(block: Block, isGoal: (choice: Choice) => boolean): Block {

@@ -23,8 +23,8 @@ const SLACK_S = 30;
 const THEME_SHARE = 0.23;
 /** The share of the directed time that a direction takes when it is the theme. */
 const DIRECTION_SHARE = 0.25;
-/** How much of an earlier proposal may come again. */
-const SAME_AT_MOST = { mat: 0.6, reformer: 0.7 } as const;
+/** How much of the work may be that of an earlier proposal; where there is too little to choose from, more. */
+const SAME_AT_MOST = { mat: 0.6, reformer: 0.7, few: 0.85 } as const;
 /** What stands in an earlier proposal already: three drafts are three classes. */
 const AGAIN = 8;
 const RUNGS = 3;
@@ -48,6 +48,8 @@ export interface ProgramInput {
   earlier: readonly (readonly string[])[];
   /** Sets of exercises that an earlier try showed not to go together. */
   notAgain?: readonly (readonly string[])[];
+  /** There is too little to choose from for three classes of their own. */
+  isOfFew?: boolean;
   /** All that there are when left out. */
   rules?: readonly Rule[];
 }
@@ -101,7 +103,7 @@ export function classProgram(input: ProgramInput): string {
   }
   for (const slugs of input.earlier) {
     const again = new Set(slugs);
-    const most = SAME_AT_MOST[wishes.machine];
+    const most = SAME_AT_MOST[input.isOfFew ? 'few' : wishes.machine];
     rows.total((choice) => (isWork(choice) ? Number(again.has(choice.exercise.slug)) - most : 0), {
       most: 0,
     });

@@ -147,6 +147,7 @@ interface ProposeInput {
   list: readonly Wish[];
   character: Character;
   earlier: readonly (readonly string[])[];
+  isOfFew?: boolean;
   /** What a plan is not that it must be. */
   missed: (plan: Plan) => Criterion[];
 }
@@ -164,7 +165,8 @@ function propose(input: ProposeInput): Proposal | undefined {
   const notAgain: string[][] = [];
   let best: { plan: Plan; misses: number } | undefined;
   for (let turn = 0; turn <= AGAIN; turn += 1) {
-    const plan = ofItsLength(input, notAgain);
+    const plan =
+      ofItsLength(input, notAgain) ?? (best ? undefined : ofItsLength(ofFew(input), notAgain));
     if (!plan) break;
     const missed = input.missed(plan);
     if (!best || missed.length < best.misses) best = { plan, misses: missed.length };
@@ -187,6 +189,12 @@ function propose(input: ProposeInput): Proposal | undefined {
     findings: reviewOrder({ ...context, plan: best.plan, timeline, retime, group }).length,
   };
 }
+
+/** A class that shares more with those before is better than none. */
+const ofFew = (input: ProposeInput): ProposeInput => ({
+  ...input,
+  isOfFew: input.earlier.length > 0,
+});
 
 /** Nothing else that can be chosen is what its block is for. */
 function isHeld(slug: string, { pool, blueprint }: ProposeInput): boolean {

@@ -143,9 +143,9 @@ const MACHINE_PLACES: Record<
     ['Standing', 'scooter'],
   ],
   calm: [
-    ['Arms', 'supine-arms', 'reformer-hundred'],
-    ['Hands and knees', 'elephant', 'knee-stretch', 'up-stretch'],
-    ['Plank and standing', 'long-stretch', 'scooter'],
+    ['Arms and trunk', 'supine-arms', 'reformer-hundred'],
+    ['Short box', 'short-box-round', 'short-box-flat', 'short-box-side', 'short-box-tree'],
+    ['Standing', 'scooter'],
   ],
 };
 
