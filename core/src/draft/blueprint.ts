@@ -51,7 +51,7 @@ export function climbing(
   const own = blocks[at];
   if (!goal) return blueprint;
   if (own && startsAt >= HALF) {
-    const topped = blocks.with(at, toppedBy(own, isGoal));
+    const topped = blocks.with(at, toppedBy(own, isGoal, goal));
     // Straight before the close the top would come too late: what follows it takes its time.
     return { ...blueprint, blocks: at === blocks.length - 2 ? topped.map(closingLonger) : topped };
   }
@@ -59,7 +59,7 @@ export function climbing(
   const later = Math.max(1, others.findIndex(({ id }) => id === 'hands') + 1);
   // A block that turns over once, or is set up once, stays one: all of it comes later.
   if (own && (machine === 'reformer' || own.isSeries)) {
-    const top = toppedBy(own, isGoal);
+    const top = toppedBy(own, isGoal, goal);
     return { ...blueprint, blocks: [...others.slice(0, later), top, ...others.slice(later)] };
   }
   const leadsThere = ({ exercise }: Choice) => leadsTo(exercise).includes(climbTo ?? '');
@@ -88,17 +88,19 @@ export function climbing(
 const closingLonger = (block: Block): Block =>
   block.id === 'close' ? { ...block, share: [0.11, 0.17] } : block;
 
-/** The block of what the class climbs to: all else that works there comes before it, what lets go behind. */
-function toppedBy(block: Block, isGoal: (choice: Choice) => boolean): Block {
+/**
+ * The block of what the class climbs to: what is done elsewhere in it first, then its own place, then the top, and what lets
+ * go of it.
+ */
+function toppedBy(block: Block, isGoal: (choice: Choice) => boolean, goal: Choice): Block {
   const { rank } = block;
-  const own = (choice: Choice) => rank?.(choice) ?? 0;
-  return {
-    ...block,
-    rank: (choice) => {
-      if (choice.exercise.family === 'release') return Number.MAX_SAFE_INTEGER;
-      return isGoal(choice) ? Number.MAX_SAFE_INTEGER - 1 : own(choice);
-    },
+  const steps = { elsewhere: 0, beside: 1e3, goal: 2e3, lettingGo: 3e3 };
+  const stepOf = (choice: Choice) => {
+    if (isGoal(choice)) return steps.goal;
+    if (choice.exercise.family === 'release') return steps.lettingGo;
+    return choice.exercise.position === goal.exercise.position ? steps.beside : steps.elsewhere;
   };
+  return { ...block, rank: (choice) => stepOf(choice) + (rank?.(choice) ?? 0) };
 }
 
 /** A choice in the block that it would stand in. */

@@ -31,6 +31,11 @@ const UPRIGHT: Record<Character['id'], readonly Position[]> = {
 
 const isArrival = (choice: Choice) =>
   lies(choice) && ofFamily('awareness')(choice) && softer(1)(choice);
+const isStillWork = (choice: Choice) =>
+  choice.exercise.moves.every((move) => move === 'still') &&
+  choice.exercise.teaches.some(
+    ({ foundation }) => foundation === 'support' || foundation === 'levers',
+  );
 const isStretch = (choice: Choice) =>
   ofFamily('release')(choice) && choice.exercise.closing === undefined;
 
@@ -91,7 +96,8 @@ function wake(minutes: number): Block | undefined {
       softer(1.5)(choice) &&
       ofFamily('trunk', 'spine', 'hips', 'shoulders')(choice) &&
       (!curls(choice) || withSlug('chest-lift')(choice)),
-    holds: [isPlainBridge],
+    // A belly that is warm before it curls.
+    holds: [isPlainBridge, isStillWork],
     // Plain, and with one thing added: a third bridge warms nothing new.
     most: [[isBridge, 2]],
     rank: rankInWake,

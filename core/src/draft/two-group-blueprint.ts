@@ -44,7 +44,8 @@ export function matHalfBlueprint(
           'squat',
           'lunge',
         )(choice) && softer(2)(choice),
-      holds: [isFirst],
+      // Soft first, whoever may roll down.
+      holds: [isFirst, softer(1)],
       rank: (choice) => Number(!isFirst(choice)),
     },
     {

@@ -1,4 +1,4 @@
-import { demandsOf } from '../people/demands.ts';
+import { measuresOf } from '../body/measures/measures-of.ts';
 import { DIRECTIONS, type Direction } from '../movement/directions.ts';
 import {
   BODY_PARTS,
@@ -38,8 +38,12 @@ export const WANTED_PARTS: readonly BodyPart[] = [
 /** A shorter class can't touch everything. */
 export const WHOLE_BODY_FROM_S = 2400;
 
+/** From so much of its weight on the hands a body stands on them; a hand on the bar or beside the seat steadies. Common practice. */
+const ON_HANDS = 0.2;
+
 export const onHands = ({ option }: Pick<Worked, 'option'>) =>
-  demandsOf(option).includes('weight-on-wrists');
+  option.demands.includes('weight-on-wrists') ||
+  (measuresOf(option).whole.wrist?.peak ?? 0) >= ON_HANDS;
 
 export interface DirectionCoverage {
   seconds: Record<Direction, number>;

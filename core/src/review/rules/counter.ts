@@ -1,5 +1,6 @@
 import type { SpineMove } from '../../movement/vocabulary.ts';
 import { MOVE_WORDS } from '../../movement/words.ts';
+import { secondsOf } from '../../plan/timing/timeline.ts';
 import { showClock } from '../../plan/show-time.ts';
 import { addAfterIt, leaveOut, moveAfterEach } from '../repairs.ts';
 import type { Problem, Rule, RuleContext, Worked } from '../rule.ts';
@@ -92,7 +93,7 @@ function unansweredBends(context: RuleContext): Problem[] {
       }
       if (block.length === 0) continue;
       index += block.length - 1;
-      const seconds = block.reduce((sum, { timed }) => sum + timed.durationS, 0);
+      const seconds = block.reduce((sum, { timed }) => sum + secondsOf(timed, 'work'), 0);
       const endsOnLift = bend === 'arch' && index === worked.length - 1;
       if (seconds <= SUSTAINED_S && !endsOnLift) continue;
       const after = worked.slice(index + 1, index + 1 + WITHIN);

@@ -60,6 +60,7 @@ function upperFirst(context: RuleContext): Problem[] {
   const low = context.worked.find(
     (worked) =>
       backMoved(worked) === 'low' &&
+      bends(worked) &&
       worked.timed.position === moved.timed.position &&
       worked.timed.segmentId === moved.timed.segmentId,
   );
