@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { analyse } from '@wrenfern/core/analyse';
+import { PROPS } from '@wrenfern/core/movement/vocabulary';
+import type { CautionId } from '@wrenfern/core/people/cautions/cautions';
+import { Person } from '@wrenfern/core/people/person';
 import { checkPlan, exerciseItemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { groupOf } from '@wrenfern/core/review/group';
 import { orderPlan } from '@wrenfern/core/search/order-plan';
@@ -44,6 +47,41 @@ describe.each(EXPERT_CLASSES)('the order of $name', ({ plan, fair }) => {
     expect(ends(ordered)).toEqual(ends(plan));
     const unheard = told(ordered).filter(({ rule }) => !fair.includes(rule));
     expect(unheard.map(({ sentence }) => sentence)).toEqual([]);
+  });
+});
+
+/** Groups as they come: each with what the review may say beyond the class itself, since it is about them. */
+const GROUPS: [name: string, cautions: CautionId[], about: readonly string[]][] = [
+  ['mixed', ['wrist', 'low-back-pain', 'knee', 'neck'], ['versions-at-once']],
+  [
+    'with backs to spare',
+    ['rounding-out', 'osteoporosis', 'arch-sensitive'],
+    ['versions-at-once', 'unloaded-before-loaded'],
+  ],
+];
+const OWNED = Object.fromEntries(PROPS.filter((prop) => prop !== 'pad').map((prop) => [prop, 20]));
+
+describe.each(GROUPS)('with a group %s', (_name, cautions, about) => {
+  const attendees = [...cautions, undefined, undefined, undefined].map((caution, at) => ({
+    person: Person.parse({
+      id: `p${at}`,
+      name: `Person ${at}`,
+      level: 1 + (at % 3),
+      cautions: caution ? [{ caution }] : [],
+    }),
+  }));
+  const day = '2026-11-30';
+
+  it.each(EXPERT_CLASSES)('$name hears nothing more but about who comes', ({ plan, fair }) => {
+    const { findings } = analyse(plan, catalogue, { attendees, cupboard: OWNED, day });
+    const more = findings.filter(({ rule }) => !fair.includes(rule) && !about.includes(rule));
+    expect(more.map(({ sentence }) => sentence)).toEqual([]);
+  });
+
+  it.each(EXPERT_CLASSES)('$name is left in its order but for little', ({ plan }) => {
+    const group = groupOf(attendees, day);
+    const { moves } = orderPlan({ plan, catalogue, timing: {}, group });
+    expect(moves.length).toBeLessThanOrEqual(3);
   });
 });
 

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { makeExercise } from '../testing/make-exercise.ts';
+import { usualRange } from './exercise.ts';
 import { describeDose, Dose, isTwoSided, shareOfDose, type ScaledDose } from './dose.ts';
 
 describe('a share of a dose', () => {
@@ -77,5 +79,30 @@ describe('isTwoSided', () => {
     ['right', false],
   ] as const)('a dose with sides "%s": %s', (sides, expected) => {
     expect(isTwoSided(Dose.parse({ kind: 'breaths', count: 4, sides }))).toBe(expected);
+  });
+});
+
+describe('the usual range of an option', () => {
+  const times = (count: number, change: object = {}) => ({
+    ...{
+      kind: 'repetitions' as const,
+      count,
+      sets: 1,
+      sides: 'none' as const,
+      directions: 1 as const,
+    },
+    ...change,
+  });
+  const beats = makeExercise('beats', { dose: times(20), usual: { least: 10, most: 20 } });
+
+  it('is that of its exercise, in proportion where its own dose is another', () => {
+    expect(usualRange(beats, {})).toEqual({ least: 10, most: 20 });
+    // Slow, eight in place of twenty: four to eight.
+    expect(usualRange(beats, { dose: times(8) })).toEqual({ least: 4, most: 8 });
+  });
+
+  it('is left alone where the option is counted in another way', () => {
+    const held = { ...times(1), kind: 'hold' as const, holdS: 20 };
+    expect(usualRange(beats, { dose: held })).toEqual({ least: 10, most: 20 });
   });
 });

@@ -4,7 +4,7 @@ import type { OptionsPlan } from '../people/choose-options.ts';
 import { mixedParts, type MixedPlan } from '../plan/tracks.ts';
 import type { TimedTrack } from '../plan/timing/time-tracks.ts';
 import type { TimedItem, Timeline } from '../plan/timing/timeline.ts';
-import { planProps, type Cupboard, type PropNeed, type PropSpan } from './props.ts';
+import { planProps, shortOf, type Cupboard, type PropNeed, type PropSpan } from './props.ts';
 
 /**
  * The props of a class of two groups. What one group laid down at the change-over the other takes up: each half has to
@@ -39,7 +39,7 @@ export function propsOfTracks(
   }
   return [...needs.values()].map((need) => ({
     ...need,
-    short: Math.max(0, need.inAll - need.owned),
+    short: shortOf(need),
     spans: need.spans.toSorted((a, b) => (order.get(a.itemId) ?? 0) - (order.get(b.itemId) ?? 0)),
   }));
 }

@@ -158,10 +158,17 @@ function needFor(
   return need;
 }
 
+/** Everybody lies on what stands in for it: nobody goes without. */
+const ALWAYS_AT_HAND: ReadonlySet<Prop> = new Set(['pad'] as const);
+
+/** How many are missing. */
+export const shortOf = ({ prop, inAll, owned }: Pick<PropNeed, 'prop' | 'inAll' | 'owned'>) =>
+  ALWAYS_AT_HAND.has(prop) ? 0 : Math.max(0, inAll - owned);
+
 function finish(need: PropNeed, kit: Map<string, number>): void {
   need.people = [...kit.keys()];
   need.inAll = [...kit.values()].reduce((sum, count) => sum + count, 0);
-  need.short = Math.max(0, need.inAll - need.owned);
+  need.short = shortOf(need);
   for (const span of need.spans) {
     const lastMinute = Math.ceil(span.endS / 60);
     for (let minute = Math.floor(span.startS / 60); minute < lastMinute; minute += 1) {

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { USED_SECONDS } from '../../movement/dose.ts';
 import type { Plan } from '../../plan/plan.ts';
 import { makeCatalogue } from '../../testing/make-exercise.ts';
 import { makePlan } from '../../testing/make-plan.ts';
@@ -20,6 +21,21 @@ describe('close-soft', () => {
     expect(of(plan).some(({ key }) => key === 'short')).toBe(false);
     const [finding] = of(long).filter(({ key }) => key === 'short');
     expect(finding?.sentence).toMatch(/^The close is \d:\d\d of \d+:\d\d/);
+  });
+
+  it('makes the rest as long as people say, and never more than is no padding: common practice', () => {
+    const rests = (work: number) => {
+      const plan = makePlan([
+        Array.from({ length: work }, () => 'curl'),
+        ['final-rest', 'return-to-sitting'],
+      ]);
+      const [finding] = of(plan).filter(({ key }) => key === 'short');
+      return (finding?.repairs() ?? []).flatMap(({ edit }) =>
+        edit.type === 'setDose' && edit.dose?.kind === 'free' ? [edit.dose.durationS] : [],
+      );
+    };
+    expect(rests(40).length + rests(70).length).toBeGreaterThan(0);
+    for (const seconds of [...rests(40), ...rests(70)]) expect(USED_SECONDS).toContain(seconds);
   });
 
   it('wants to end sitting or standing', () => {

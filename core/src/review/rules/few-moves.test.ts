@@ -19,6 +19,23 @@ describe('few-moves', () => {
     expect(of(['curl', 'tilt', 'twist', 'side-reach'])).toEqual([]);
   });
 
+  it('lets a slow close go wherever it goes, and on the machine from sitting to standing: common practice', () => {
+    const work = Array.from({ length: 12 }, () => 'crawl');
+    const soft = ['tilt', 'twist', 'hug', 'return-to-sitting'];
+    expect(of(['twist', ...work, ...soft])).toEqual([]);
+    const machine = makeCatalogue(
+      ['seated', 'standing', 'seated', 'standing'].map((position, at) =>
+        makeExercise(`m-${at}`, {
+          machine: 'reformer',
+          position: position as 'seated',
+          moves: ['still'],
+        }),
+      ),
+    );
+    const plan = makePlan([['m-0', 'm-1', 'm-2', 'm-3']], { machine: 'reformer' });
+    expect(findingsOf('few-moves', plan, machine)).toEqual([]);
+  });
+
   it('moves it to its like', () => {
     const plan = makePlan([['curl', 'twist', 'tilt', 'side-reach']]);
     const after = repaired(plan, findingsOf('few-moves', plan, catalogue)[0], /^Move twist/);
