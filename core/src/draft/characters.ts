@@ -58,7 +58,7 @@ export const CHARACTERS: readonly Character[] = [
   {
     id: 'near',
     name: 'Nearest to your wishes',
-    cost: (choice, wishes) => plain(choice, wishes, 4, 2),
+    cost: (choice, wishes) => plain(choice, wishes, 4, 6),
     doseCost: 0.08,
     propCost: 8,
   },
@@ -72,7 +72,7 @@ export const CHARACTERS: readonly Character[] = [
   {
     id: 'calm',
     name: 'Fewest changes',
-    cost: (choice, wishes) => plain(choice, wishes, 4, 5),
+    cost: (choice, wishes) => plain(choice, wishes, 4, 8),
     doseCost: 0.08,
     propCost: 18,
   },

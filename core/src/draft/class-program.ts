@@ -98,6 +98,7 @@ export function classProgram(input: ProgramInput): string {
   if (holds.has('climb')) climbRows(rows, input);
   flowCosts(rows, input);
   gearRows(rows, input);
+  newRows(rows, input);
   for (const slugs of input.notAgain ?? []) {
     rows.atMost(({ exercise }) => slugs.includes(exercise.slug), slugs.length - 1);
   }
@@ -326,6 +327,21 @@ const settingOf = (exercise: PlacedChoice['exercise']) => {
   const { moreSpring: _effect, ...gear } = optionOf(exercise, exercise.standard).settings ?? {};
   return gear;
 };
+
+/** What a second new exercise costs in a block, where one new thing at a time is asked for. */
+const NEW_COST = 25;
+
+function newRows(rows: Rows, { pool, blueprint }: ProgramInput): void {
+  if ((rows.school.rules['one-new-thing'] ?? 'off') === 'off') return;
+  for (const [at, { id }] of blueprint.blocks.entries()) {
+    if (!pool.some(({ block, isNew }) => block === id && isNew)) continue;
+    rows.program.positive(`new${at}`, NEW_COST);
+    const many = rows.sum((choice) =>
+      Number(choice.block === id && choice.isNew && isWork(choice)),
+    );
+    rows.program.row(`${many} - new${at} <= 1`);
+  }
+}
 
 /** Every prop that the class uses is laid out, fetched and put away. */
 function flowCosts(rows: Rows, { pool, character }: ProgramInput): void {

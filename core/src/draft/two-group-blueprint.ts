@@ -151,7 +151,12 @@ const MACHINE_PLACES: Record<
 };
 
 /** Without these a half on the machines is none. */
-const NEEDED: ReadonlySet<string> = new Set(['footwork', 'reformer-bridge', 'scooter']);
+const NEEDED: ReadonlySet<string> = new Set([
+  'footwork',
+  'reformer-bridge',
+  'short-box-flat',
+  'scooter',
+]);
 
 /** Four or five settings, one box or none: feet, trunk, loops or the box, hands, standing. Common practice. */
 export function machineHalfBlueprint(character: Character['id']): Blueprint {

@@ -32,7 +32,9 @@ export const breathFirst: Rule = {
   draft(rows) {
     const isOpening: ChoiceTest = ({ exercise, effort }) =>
       exercise.family === 'awareness' && teachesAwareness(exercise) && effort <= GENTLE;
-    rows.upTo(isOpening, rows.targetS >= TWO_OPENINGS_FROM_S ? 2 : 1);
+    // The machine is entered by its footwork: once is enough to arrive on it.
+    const isMachine = rows.pool.some(({ exercise }) => exercise.machine === 'reformer');
+    rows.upTo(isOpening, rows.targetS >= TWO_OPENINGS_FROM_S && !isMachine ? 2 : 1);
   },
   find(context) {
     const { effort, leastS } = SOFT[context.plan.machine];
