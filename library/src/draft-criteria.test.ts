@@ -1,14 +1,13 @@
 import type { Attendee } from '@wrenfern/core/people/attendee';
 import { Person } from '@wrenfern/core/people/person';
 import { makePlan } from '@wrenfern/core/testing/make-plan';
-import type { Plan } from '@wrenfern/core/plan/plan';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { criteriaOf } from '@wrenfern/core/draft/draft-criteria';
 import { draftPlan, type Proposal } from '@wrenfern/core/draft/draft-plan';
 import { loadSolver, type Solve } from '@wrenfern/core/draft/solver';
 import { DraftWishes } from '@wrenfern/core/draft/wishes';
 import { analyse } from '@wrenfern/core/analyse';
-import { exerciseItemsOf } from '@wrenfern/core/plan/plan';
+import { exerciseItemsOf, Plan } from '@wrenfern/core/plan/plan';
 import { isWork } from '@wrenfern/core/review/draft-rows';
 import { isMixed } from '@wrenfern/core/plan/tracks';
 import { builtInCatalogue as catalogue } from './index.ts';
@@ -226,6 +225,7 @@ describe('a draft of two groups that change over', () => {
     expect(proposals.length).toBeGreaterThanOrEqual(2);
     for (const { plan, totalS } of proposals) {
       expect(isMixed(plan)).toBe(true);
+      expect(Plan.safeParse(plan).error?.issues ?? []).toEqual([]);
       expect(Math.abs(totalS - 3300)).toBeLessThan(0.05 * 3300);
       const { findings } = analyse(plan, catalogue, {
         attendees: [],

@@ -32,3 +32,9 @@ export interface Blueprint {
   /** What this kind of class leaves out altogether. */
   leavesOut: (choice: Choice) => boolean;
 }
+
+const PART = 'part_';
+
+/** The part of a class that a block becomes. No exercise can be called so, and ids of a plan are each for one thing. */
+export const partId = (blockId: string) => `${PART}${blockId}`;
+export const blockIdOf = (part: string) => part.slice(part.indexOf(PART) + PART.length);

@@ -10,7 +10,7 @@ import { timePlan } from '../plan/timing/time-plan.ts';
 import { doseOf } from '../plan/usual.ts';
 import { arranged } from './arrange.ts';
 import { fitTime } from './fit-time.ts';
-import type { Blueprint } from './block.ts';
+import { partId, type Blueprint } from './block.ts';
 import type { PlacedChoice } from './blueprint.ts';
 import { emptyPlan, isScaled, type DraftContext } from './pool.ts';
 import type { DraftWishes } from './wishes.ts';
@@ -47,12 +47,12 @@ export function buildClass(
   const ordered = {
     ...searched,
     segments: searched.segments.map((segment) => {
-      const isGiven = blueprint.blocks.find(({ id }) => id === segment.id)?.rank;
+      const isGiven = blueprint.blocks.find(({ id }) => partId(id) === segment.id)?.rank;
       return isGiven ? (blocks.segments.find(({ id }) => id === segment.id) ?? segment) : segment;
     }),
   };
   const whole = withPauses(bracketed(ordered, blueprint, context), blueprint);
-  const given = new Set(blueprint.blocks.flatMap(({ id, rank }) => (rank ? [id] : [])));
+  const given = new Set(blueprint.blocks.flatMap(({ id, rank }) => (rank ? [partId(id)] : [])));
   return fitTime(mended(whole, given, context, group), context, TOLERANCE_S);
 }
 
@@ -66,7 +66,7 @@ function segmentsOf(
     .map(({ id, name, rank }) => {
       const held = chosen.filter(({ choice }) => choice.block === id);
       const inOrder = rank ? arranged(held, rank) : held.toSorted(byReadiness);
-      return { id, name, items: inOrder.map((each) => itemOf(each, wishes)) };
+      return { id: partId(id), name, items: inOrder.map((each) => itemOf(each, wishes)) };
     })
     .filter(({ items }) => items.length > 0);
 }
@@ -75,7 +75,7 @@ function segmentsOf(
 function bracketed(plan: Plan, { blocks }: Blueprint, { catalogue }: DraftContext): Plan {
   const brackets: Bracket[] = [];
   const segments = plan.segments.map((segment) => {
-    const block = blocks.find(({ id }) => id === segment.id);
+    const block = blocks.find(({ id }) => partId(id) === segment.id);
     const id = `${segment.id}-turns`;
     const goesIn = (item: Item) =>
       item.kind === 'exercise' &&
@@ -96,7 +96,7 @@ function bracketed(plan: Plan, { blocks }: Blueprint, { catalogue }: DraftContex
 /** A minute to breathe and drink where the blueprint has one. */
 function withPauses(plan: Plan, { blocks }: Blueprint): Plan {
   const segments = plan.segments.map((segment) => {
-    const pauseS = blocks.find(({ id }) => id === segment.id)?.pauseS;
+    const pauseS = blocks.find(({ id }) => partId(id) === segment.id)?.pauseS;
     if (pauseS === undefined) return segment;
     const pause = {
       kind: 'pause' as const,

@@ -9,6 +9,7 @@ import { halfAlone, type MixedPlan } from '../plan/tracks.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';
 import { timelineOfBoth, timeTracks } from '../plan/timing/time-tracks.ts';
+import { partId } from './block.ts';
 import { draftClass, type DraftProgress, type DraftResult, type Proposal } from './draft-class.ts';
 import { fitTime } from './fit-time.ts';
 import type { DraftContext } from './pool.ts';
@@ -21,7 +22,7 @@ const EVEN_S = 30;
 /** Fewer known exercises than this can fill no half: then everything may stand in it. */
 const ENOUGH_KNOWN = 40;
 /** What all do together belongs to the half on the mat while it is drafted. */
-const TOGETHER: ReadonlySet<string> = new Set(['together', 'together-again']);
+const TOGETHER: ReadonlySet<string> = new Set([partId('together'), partId('together-again')]);
 
 /** Three classes of two groups: each half drafted as a class of its own, the one on the machines as long as the other. */
 export function* draftTwoGroups(
@@ -102,7 +103,7 @@ function joined(
     id: `${station}-${id}`,
     station,
   });
-  const part = (id: string) => matPlan.segments.filter((segment) => segment.id === id);
+  const part = (id: string) => matPlan.segments.filter((segment) => segment.id === partId(id));
   const plan: MixedPlan = {
     ...matPlan,
     title: wishes.title,

@@ -10,6 +10,7 @@ import {
 import { teachesFor } from '../movement/foundation-depth.ts';
 import type { Plan } from '../plan/plan.ts';
 import type { Group } from '../review/group.ts';
+import { blockIdOf } from './block.ts';
 import { PARTS_FIRST } from './parts-first.ts';
 import type { DraftContext } from './pool.ts';
 import type { DraftWishes } from './wishes.ts';
@@ -56,7 +57,7 @@ function placedIn(plan: Plan, catalogue: DraftContext['catalogue']): Placed[] {
       item.kind === 'exercise' ? [{ id: item.id, exercise: catalogue.require(item.exercise) }] : [],
     );
     const of = held.map(({ exercise }) => exercise);
-    return held.map((each, index) => ({ ...each, block: segment.id, index, of }));
+    return held.map((each, index) => ({ ...each, block: blockIdOf(segment.id), index, of }));
   });
   const exercises = all.map(({ exercise }) => exercise);
   return all.map((each, at) => ({
