@@ -1,3 +1,4 @@
+import { rulesOf } from '../plan/schools.ts';
 import { servesTheme } from './criteria/wished.ts';
 import type { Choice } from './pool.ts';
 import type { DraftWishes } from './wishes.ts';
@@ -45,7 +46,7 @@ function plain(choice: Choice, wishes: DraftWishes, recent: number, fresh: numbe
 
 /** Another wish is another class, and not the same one with a word changed. */
 const aimOf = ({ school, bodyParts, foundations, directions, climbTo = '' }: DraftWishes) =>
-  [school, ...bodyParts, ...foundations, ...directions, climbTo].join(' ');
+  [rulesOf(school).name, ...bodyParts, ...foundations, ...directions, climbTo].join(' ');
 
 /** The same small number for the same words: ties are broken by the seed, not by the alphabet. */
 function chance(words: string): number {

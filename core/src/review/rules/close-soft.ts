@@ -1,5 +1,5 @@
 import { USED_SECONDS, type Dose } from '../../movement/dose.ts';
-import { closingRank, teaches, type Exercise } from '../../movement/exercise.ts';
+import { closingRank, type Exercise } from '../../movement/exercise.ts';
 import type { Position } from '../../movement/vocabulary.ts';
 import { POSITION_WORDS } from '../../movement/words.ts';
 import { showClock } from '../../plan/show-time.ts';

@@ -162,8 +162,8 @@ function ExerciseInspector({ item, timed }: { item: ExerciseItem; timed: TimedIt
           onChange={(restS) => edit({ type: 'setRest', itemId: item.id, restS })}
         />
       </div>
-      <PropsEditor item={item} used={option?.props ?? []} held={timed.props} />
-      {option ? <PaceEditor item={item} exercise={exercise} option={option} timed={timed} /> : null}
+      <PropsEditor item={item} used={option.props} held={timed.props} />
+      <PaceEditor item={item} exercise={exercise} option={option} timed={timed} />
       {item.variants ? null : <OptionList item={item} exercise={exercise} />}
       <WhyHere exercise={exercise} timed={timed} />
       <Words exercise={exercise} number={timed.option ?? exercise.standard} />

@@ -113,7 +113,12 @@ function SavedAndUndo({ count }: { count: number }) {
   const canUndo = useEditor((editor) => editor.past.length > 0);
   const canRedo = useEditor((editor) => editor.future.length > 0);
   return (
-    <div className="flex w-32 shrink-0 flex-col justify-center gap-1 max-md:w-auto max-md:flex-1 max-md:flex-row max-md:items-center max-md:justify-end max-md:gap-3">
+    <div
+      className={clsx(
+        save.status === 'refused' ? 'w-64' : 'w-32',
+        'flex shrink-0 flex-col justify-center gap-1 max-md:w-auto max-md:flex-1 max-md:flex-row max-md:items-center max-md:justify-end max-md:gap-3',
+      )}
+    >
       <p
         role="status"
         data-testid="save-state"
@@ -122,7 +127,14 @@ function SavedAndUndo({ count }: { count: number }) {
           save.status === 'saved' ? 'text-soft' : 'text-copper',
         )}
       >
-        {save.status === 'refused' ? save.sentence : SAID[save.status]}
+        {save.status === 'refused' ? (
+          // It may be long, and the foot is low: whole by pointing at it.
+          <span title={save.sentence} className="line-clamp-2">
+            Not saved. {save.sentence}
+          </span>
+        ) : (
+          SAID[save.status]
+        )}
         <span className="block text-soft">{count} to settle</span>
       </p>
       <div className="text-[0.8125rem] leading-tight">
