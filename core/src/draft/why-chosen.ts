@@ -27,7 +27,7 @@ interface Placed {
   later: readonly Exercise[];
 }
 
-/** Two things are as much as anybody reads. */
+/** Two things are as much as anybody reads; of an arrival one is enough. */
 const REASONS = 2;
 
 /** Why each item is in the class, by item id, as a teacher would say it: what was asked for, its place, what it goes with. */
@@ -46,7 +46,8 @@ export function whyChosen(
         ...goesWith(placed, group),
         ...worksOn(placed.exercise),
       ];
-      return [placed.id, `${capital(reasons.slice(0, REASONS).join('; '))}.`];
+      const most = placed.block === 'arrive' ? 1 : REASONS;
+      return [placed.id, `${capital(reasons.slice(0, most).join('; '))}.`];
     }),
   );
 }
