@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { LinearProgram, sumText } from './linear-program.ts';
+import { LinearProgram, sumText } from './program/linear-program.ts';
 import { loadSolver, type Solve } from './solver.ts';
 
 let solve: Solve;

@@ -1,4 +1,4 @@
-import { LinearProgram } from '../draft/linear-program.ts';
+import { LinearProgram } from '../draft/program/linear-program.ts';
 import type { Curve } from '../search/curve.ts';
 import { hasBit, NO_BITS } from '../search/marks.ts';
 import type { OrderProblem } from '../search/problem.ts';

@@ -1,6 +1,6 @@
-import type { SchoolRules } from '../plan/school.ts';
-import type { ChoiceTest, Choosable, DraftRows } from '../review/draft-rows.ts';
-import type { Group } from '../review/group.ts';
+import type { SchoolRules } from '../../plan/school.ts';
+import type { ChoiceTest, Choosable, DraftRows } from '../../review/draft-rows.ts';
+import type { Group } from '../../review/group.ts';
 import { sumText, type LinearProgram } from './linear-program.ts';
 
 /** What it costs that something is missing that a rule wants. */

@@ -1,0 +1,57 @@
+import { optionOf } from '../../movement/exercise.ts';
+import type { PlacedChoice } from '../blueprint.ts';
+import { variableOf } from './choice-rows.ts';
+import { gearOfChoice } from '../choice-tests.ts';
+import { BLOCK_COST } from './block-rows.ts';
+import type { ProgramInput, Rows } from './program-input.ts';
+
+/** What a further way to set the machine costs within a block, and another way to face on it. */
+const GEAR_COST = { setting: 12, facing: 8 } as const;
+/** Ways to set it in ten minutes; a little under what a teacher bears, for not all can be done in one go. Common practice. */
+const SETTINGS_IN_10_MIN = 2.7;
+
+/** A block of the machine is done on as few settings as it can be, and the class on not too many. */
+export function gearRows(rows: Rows, { pool, wishes }: ProgramInput): void {
+  if (wishes.machine !== 'reformer') return;
+  const users = (keyOf: (choice: PlacedChoice) => unknown, name: string, cost: number) => {
+    const held = new Map<string, number[]>();
+    pool.forEach((choice, index) => {
+      const key = JSON.stringify(keyOf(choice) ?? {});
+      // What asks for nothing leaves the machine as it stands.
+      if (key === '{}') return;
+      const inBlock = `${choice.block} ${key}`;
+      held.set(inBlock, [...(held.get(inBlock) ?? []), index]);
+    });
+    return [...held.values()].map((indices, at) => {
+      const variable = `${name}${at}`;
+      rows.program.positive(variable, cost);
+      for (const index of indices) rows.program.row(`${variable} - ${variableOf(index)} >= 0`);
+      return variable;
+    });
+  };
+  const settings = users(({ exercise }) => settingOf(exercise), 'set', GEAR_COST.setting);
+  users((choice) => gearOfChoice(choice).facing, 'face', GEAR_COST.facing);
+  const most = Math.floor((wishes.targetS / 600) * SETTINGS_IN_10_MIN) + 2;
+  rows.program.positive('manySettings', BLOCK_COST.lacking);
+  rows.program.row(`${settings.join(' + ')} - manySettings <= ${most}`);
+}
+
+const settingOf = (exercise: PlacedChoice['exercise']) => {
+  const { moreSpring: _effect, ...gear } = optionOf(exercise, exercise.standard).settings ?? {};
+  return gear;
+};
+
+/** Every prop that the class uses is laid out, fetched and put away. */
+export function propRows(rows: Rows, { pool, character }: ProgramInput): void {
+  const users = new Map<string, number[]>();
+  pool.forEach((choice, index) => {
+    const { exercise } = choice;
+    const props = exercise.options[exercise.standard - 1]?.props ?? [];
+    const keys = [...props.filter(({ optional }) => !optional).map(({ prop }) => `with ${prop}`)];
+    for (const key of keys) users.set(key, [...(users.get(key) ?? []), index]);
+  });
+  [...users.values()].forEach((indices, at) => {
+    rows.program.positive(`u${at}`, character.propCost);
+    for (const index of indices) rows.program.row(`u${at} - ${variableOf(index)} >= 0`);
+  });
+}
