@@ -11,7 +11,7 @@ import { ExerciseDocument } from '@wrenfern/core/formats/exercise/exercise-docum
 import { LEVELS } from '@wrenfern/core/body/load/option-level';
 import { readExercise } from '@wrenfern/core/formats/exercise/read-exercise';
 import { writeExercise } from '@wrenfern/core/formats/exercise/write-exercise';
-import { Plan } from '@wrenfern/core/plan/plan';
+import { exerciseItemsOf, Plan } from '@wrenfern/core/plan/plan';
 import { builtInExercises } from '@wrenfern/library';
 import { Refusal } from './refusal.ts';
 import { run, schemaOf, USAGE } from './run.ts';
@@ -230,6 +230,40 @@ describe('wrenfern order', () => {
       .parse(JSON.parse(run(['order', BACK_EASE, '--json', '--seed', '3'], DAY)));
     expect(result.status).toBe('proved best');
     expect(result.plan.segments).toHaveLength(Plan.parse(readExample(BACK_EASE)).segments.length);
+  });
+});
+
+describe('wrenfern instead', () => {
+  const Others = z.array(z.object({ exercise: z.string(), why: z.string(), plan: Plan }));
+  const inPlaceOf = (what: string, ...more: string[]) =>
+    Others.parse(JSON.parse(run(['instead', BACK_EASE, what, '--json', ...more], DAY)));
+
+  it('tells what could stand in the place of an item, best first, and why', () => {
+    const text = run(['instead', BACK_EASE, 'clam'], DAY);
+    expect(text).toMatch(/^In place of Clam:\n {2}.+ \([a-z-]+\): the same position, also for /);
+  });
+
+  it('gives each with the class that it makes: the same but for one', () => {
+    const names = (plan: Plan) => exerciseItemsOf(plan).map(({ exercise }) => exercise);
+    const before = names(Plan.parse(readExample(BACK_EASE)));
+    const others = inPlaceOf('clam');
+    expect(others.length).toBeGreaterThan(1);
+    for (const { exercise, plan } of others) {
+      expect(names(plan)).toEqual(before.map((slug) => (slug === 'clam' ? exercise : slug)));
+    }
+  });
+
+  it('keeps to wishes and people', () => {
+    const [best] = inPlaceOf('clam');
+    const wishes = write('no.json', JSON.stringify({ targetS: 1740, never: [best?.exercise] }));
+    const others = inPlaceOf('clam', '--wishes', wishes, '--people', PEOPLE);
+    expect(others.map(({ exercise }) => exercise)).not.toContain(best?.exercise);
+  });
+
+  it('refuses what the class does not hold, and names what it does', () => {
+    expect(() => run(['instead', BACK_EASE, 'headstand'], DAY)).toThrow(
+      /nothing in "Back ease with cushions" is called "headstand"; it holds .*clam/,
+    );
   });
 });
 

@@ -2,7 +2,7 @@ import { parseArgs } from 'node:util';
 import { z } from 'zod';
 import { analyse, repairsOf } from '@wrenfern/core';
 import type { Solve } from '@wrenfern/core/draft/solver';
-import { DraftWishes } from '@wrenfern/core/draft/wishes';
+import { DraftWishes, SHORTEST_S } from '@wrenfern/core/draft/wishes';
 import { ExerciseDocument } from '@wrenfern/core/formats/exercise/exercise-document';
 import { levelOf } from '@wrenfern/core/body/load/option-level';
 import { loadOf } from '@wrenfern/core/body/load/option-load';
@@ -29,6 +29,7 @@ import type { Cupboard } from '@wrenfern/core/room/props';
 import { builtInCatalogue } from '@wrenfern/library';
 import { draft } from './draft.ts';
 import { figure } from './figure.ts';
+import { instead } from './instead.ts';
 import { measures } from './measures.ts';
 import { order } from './order.ts';
 import { markdown, readScribbles, sheet } from './paper.ts';
@@ -49,6 +50,8 @@ export const USAGE = `wrenfern COMMAND …          (- reads standard input; --j
                                    the best running order as a list of moves
   draft WISHES.json [--people FILE] [--seed N]
                                    three classes that fulfil the wishes, or which of them are in the way
+  instead PLAN.json ITEM [--people FILE] [--wishes WISHES.json]
+                                   what could stand in the place of an item, best first, and why
   options PLAN.json PEOPLE.json    who does which option, and why
   read NOTES.txt                   notes as one scribbles them, line by line as they are understood;
                                    with --json the plan they make
@@ -119,6 +122,16 @@ export function run(argv: readonly string[], today: string, solve?: Solve): stri
       const wishes = readJson(DraftWishes, path, 'a list of wishes');
       const seed = readSeed(values.seed ?? String(wishes.seed));
       return draft({ path, wishes: { ...wishes, seed }, people, day, isJson, solve });
+    }
+    case 'instead': {
+      const [path, what] = only(operands, 2, command);
+      const plan = readPlan(path);
+      const { machine, school, targetS } = plan;
+      const wishes = values.wishes
+        ? readJson(DraftWishes, values.wishes, 'a list of wishes')
+        : DraftWishes.parse({ machine, school, targetS: Math.max(SHORTEST_S, targetS) });
+      const people = values.people ? readPeople(values.people) : [];
+      return instead({ plan, what, wishes, people, day, isJson });
     }
     case 'options': {
       const [planPath, peoplePath] = only(operands, 2, command);
@@ -229,6 +242,7 @@ function readArguments(argv: readonly string[]) {
         json: { type: 'boolean', default: false },
         help: { type: 'boolean', short: 'h', default: false },
         people: { type: 'string' },
+        wishes: { type: 'string' },
         day: { type: 'string' },
         option: { type: 'string' },
         pose: { type: 'string' },
@@ -259,6 +273,7 @@ const FLAGS: Readonly<Record<string, readonly Flag[]>> = {
   review: ['json', 'people', 'day'],
   order: ['json', 'people', 'day', 'school', 'seed', 'across'],
   draft: ['json', 'people', 'day', 'seed'],
+  instead: ['json', 'people', 'day', 'wishes'],
   options: ['json', 'day'],
   read: ['json'],
   markdown: [],

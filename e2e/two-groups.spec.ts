@@ -96,4 +96,5 @@ test('a class for all becomes one of two groups, and is drafted as such', async 
   await page.getByRole('button', { name: 'Use this one' }).first().click();
   const machines = page.getByRole('region', { name: 'On the machines' });
   await expect(machines.getByText('Footwork', { exact: true }).first()).toBeVisible();
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
 });
