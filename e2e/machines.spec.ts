@@ -66,11 +66,9 @@ test('springs by the studio’s own names are spoken in the plan and while teach
   await page.getByRole('button', { name: /Start the class/ }).click();
   const machine = page.getByRole('region', { name: 'The machine' });
   await expect(machine).toContainText('Ines: one kiln, one glaze');
-  for (let press = 0; press < 3; press += 1) await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Running in place');
-  await expect(page.getByRole('region', { name: 'Next' })).toContainText(
-    'Change: springs two kiln, one glaze',
-  );
+  for (let press = 0; press < 4; press += 1) await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Bridge on the reformer');
+  await expect(page.getByRole('region', { name: 'Next' })).toContainText(/Change: springs one /);
 });
 
 test('a class that repeats is moved, called off and found again in the week', async ({ page }) => {

@@ -78,15 +78,24 @@ function gearChanges(worked: Drafted['worked']) {
 
 const settingAt = (gear: Gear | undefined) => JSON.stringify(gear);
 
-/** The last for which alone the machine is set so, beside others of its part that are done on other settings. */
+/**
+ * The last for which alone the machine is set so, beside others of its part that are done on other settings; how a class
+ * ends is left as it is.
+ */
 function aloneIn(
   worked: Drafted['worked'],
   settingOf: (gear: Gear | undefined) => string | undefined,
 ): string | undefined {
+  const close = worked.at(-1)?.timed.segmentId;
   return worked.findLast(({ timed, gear }, at) => {
     const [before, after] = [worked[at - 1], worked[at + 1]];
     const isOther = (other: typeof before) => other && settingOf(other.gear) !== settingOf(gear);
     const isBeside = (other: typeof before) => other?.timed.segmentId === timed.segmentId;
-    return isOther(before) && isOther(after) && (isBeside(before) || isBeside(after));
+    return (
+      timed.segmentId !== close &&
+      isOther(before) &&
+      isOther(after) &&
+      (isBeside(before) || isBeside(after))
+    );
   })?.exercise.slug;
 }
