@@ -239,7 +239,7 @@ function close(minutes: number, character: Character['id']): Block {
     id: 'close',
     name: 'Close',
     share: [0.08, 0.15],
-    exercises: staysUp ? [2, 3] : minutes >= SHORT ? [3, 4] : [1, 3],
+    exercises: staysUp ? [3, 3] : minutes >= SHORT ? [3, 4] : [1, 3],
     fits: (choice) =>
       staysUp
         ? isStretch(choice) && isUpright(choice)

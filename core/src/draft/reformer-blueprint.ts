@@ -103,6 +103,9 @@ const TRUNK: Block = {
   rank: (choice) => -springsOf(choice),
 };
 
+/** More than any springs are apart. */
+const ANOTHER_WAY = 100;
+
 /** How strong it is set: a heavy spring is about two medium ones, a medium one two light. */
 function springsOf(choice: Choice): number {
   const { heavy = 0, medium = 0, light = 0 } = gearOfChoice(choice).springs ?? {};
@@ -134,9 +137,9 @@ function box(minutes: number, kind: 'long' | 'short'): Block | undefined {
     share: [0.08, 0.15],
     exercises: [2, 4],
     fits: onBox(kind),
-    // Facing one way and then the other on the long box; trunk before light arms on the short one.
+    // Facing one way and then the other, each from the stronger spring to the lighter.
     rank: (choice) =>
-      kind === 'long' ? Number(gearOfChoice(choice).facing !== 'feet to bar') : -springsOf(choice),
+      Number(gearOfChoice(choice).facing !== 'feet to bar') * ANOTHER_WAY - springsOf(choice),
   };
 }
 

@@ -183,7 +183,11 @@ function goesWith({ exercise, before, later, of, index }: Placed, group: Group):
   );
   if (exercise.closing) return [];
   if (exercise.family === 'release') return [worked ? `lets go after ${worked.name}` : 'lets go'];
-  const part = before.findLast((each) => isPartOf(each, exercise));
+  // Everybody has arrived on the machine when the footwork begins: that is no part of it.
+  const part = before.findLast(
+    (each) =>
+      isPartOf(each, exercise) && !(each.machine === 'reformer' && each.family === 'awareness'),
+  );
   const answered = before.findLast(({ counters }) => counters.includes(exercise.slug));
   const whole = later.find((each) => isPartOf(exercise, each));
   const few = rare(exercise, [...before, ...later]);

@@ -45,16 +45,16 @@ export function machineCriteria(drafted: Drafted): Criterion[] {
       'gear',
       gear.changes / tens <= MOST.changes,
       `${rounded(gear.changes / tens)} in 10 min`,
-      [aloneIn(worked, settingAt)],
+      [aloneOnItsSetting(worked)],
     ),
     criterion(
       'springs',
       gear.springs / tens <= MOST.springs,
       `${rounded(gear.springs / tens)} in 10 min`,
-      [aloneIn(worked, settingAt)],
+      [aloneOnItsSetting(worked)],
     ),
     criterion('turned round', gear.turns <= MOST.turns, `${gear.turns} times`, [
-      aloneIn(worked, (gear) => gear?.facing) ?? aloneIn(worked, settingAt),
+      aloneIn(worked, (gear) => gear?.facing) ?? aloneOnItsSetting(worked),
     ]),
     criterion('box once', gear.boxes.length <= new Set(gear.boxes).size, gear.boxes.join(', ')),
   ];
@@ -75,6 +75,9 @@ function gearChanges(worked: Drafted['worked']) {
   }
   return counted;
 }
+
+/** The last exercise for which alone the machine is set anew: what it costs least to do without. */
+export const aloneOnItsSetting = (worked: Drafted['worked']) => aloneIn(worked, settingAt);
 
 const settingAt = (gear: Gear | undefined) => JSON.stringify(gear);
 

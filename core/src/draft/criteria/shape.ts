@@ -3,6 +3,7 @@ import { exerciseItemsOf } from '../../plan/plan.ts';
 import { secondsOf, type TimedItem } from '../../plan/timing/timeline.ts';
 import { doseOf } from '../../plan/usual.ts';
 import { criterion, LYING, percent, rounded, type Criterion, type Drafted } from './drafted.ts';
+import { aloneOnItsSetting } from './machine.ts';
 
 interface Most {
   density: readonly [least: number, most: number];
@@ -28,7 +29,7 @@ const BEATS = [50, 100];
 
 /** How long, how full, how often everybody moves somewhere else, in which numbers. Common practice. */
 export function shapeCriteria(drafted: Drafted): Criterion[] {
-  const { plan, timeline, type, done } = drafted;
+  const { plan, timeline, type, done, worked } = drafted;
   const { density, changes: mostChanges, turnsOver: mostTurns, setUp } = MOST[type];
   const tens = timeline.totalS / TEN_MINUTES;
   // By the clock each round is an interval more.
@@ -82,7 +83,7 @@ export function shapeCriteria(drafted: Drafted): Criterion[] {
       'set-up',
       setUpS / timeline.totalS <= setUp,
       percent(setUpS / timeline.totalS),
-      type === 'machine' ? [dearest(timeline.items)] : [],
+      type === 'machine' ? [aloneOnItsSetting(worked)] : [],
     ),
   ];
 }
@@ -118,8 +119,4 @@ function oddDoses({ plan, school, catalogue }: Drafted): string[] {
     const used = inSeconds ? USED_SECONDS : [1, 2, ...USED_COUNTS, ...BEATS];
     return used.includes(amount) ? [] : [`${item.exercise} ${amount}`];
   });
-}
-
-function dearest(items: readonly TimedItem[]): string | undefined {
-  return items.toSorted((a, b) => secondsOf(b, 'set-up') - secondsOf(a, 'set-up'))[0]?.exercise;
 }
