@@ -1,5 +1,4 @@
-import { leadsTo, type Exercise } from '../movement/exercise.ts';
-import { PARTS_FIRST } from './parts-first.ts';
+import { comesBefore } from './parts-first.ts';
 import type { Choice } from './pool.ts';
 
 /**
@@ -26,11 +25,4 @@ export function arranged<Each extends { choice: Choice }>(
     order.push(...waiting.splice(Math.max(0, free), 1));
   }
   return order;
-}
-
-function comesBefore(one: Exercise, other: Exercise): boolean {
-  const isPart = PARTS_FIRST.some(
-    ({ parts, wholes }) => parts.includes(one.slug) && wholes.includes(other.slug),
-  );
-  return isPart || leadsTo(one).includes(other.slug);
 }

@@ -8,7 +8,7 @@ import type { Choice } from './pool.ts';
 import { reformerBlueprint } from './reformer-blueprint.ts';
 import { sequenceBlueprint } from './sequence-blueprint.ts';
 import { timedBlueprint } from './timed-blueprint.ts';
-import type { DraftWishes } from './wishes.ts';
+import { isAskedFor, type DraftWishes } from './wishes.ts';
 
 /** By kind of class, its school and length; each character builds it up otherwise. Common practice. */
 export function blueprintFor(
@@ -19,9 +19,8 @@ export function blueprintFor(
   const school: SchoolRules = rulesOf(wishes.school);
   const minutes = wishes.targetS / 60;
   if (wishes.machine === 'reformer') {
-    const isWished = ({ exercise: { slug } }: Choice) =>
-      slug === wishes.climbTo || wishes.mustHave.includes(slug);
-    return reformerBlueprint(minutes, id, pool.filter(isWished));
+    const asked = pool.filter(({ exercise }) => isAskedFor(exercise.slug, wishes));
+    return reformerBlueprint(minutes, id, asked);
   }
   if (school.defaults.dose.kind === 'timed') return timedBlueprint(minutes, id);
   if (school.rules['classic-order'] === 'must') return sequenceBlueprint(minutes);

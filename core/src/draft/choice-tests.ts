@@ -41,6 +41,9 @@ function optionAsks(option: Option, ask: Timeless, from: number): boolean {
 const asks = (choice: Choice, ask: Timeless, from: number) =>
   optionAsks(optionOfChoice(choice), ask, from);
 
+/** What is footwork on the machine, in its order. */
+export const BY_FEET: readonly string[] = ['footwork', 'calf-raise', 'running'];
+
 /** The chest leaves the floor from lying. */
 export const curls: Test = (choice) => asks(choice, 'chestLifted', 0.5);
 

@@ -18,7 +18,7 @@ import type { Solve } from './solver.ts';
 import { NO_RUNGS, rungsTo, type Rungs } from './rungs.ts';
 import { whyChosen } from './why-chosen.ts';
 import { wishList, type Wish } from './wish-list.ts';
-import type { DraftWishes } from './wishes.ts';
+import { isAskedFor, type DraftWishes } from './wishes.ts';
 
 export interface Proposal {
   id: Character['id'];
@@ -116,12 +116,9 @@ export function* draftClass(
 }
 
 /** What stands in a class wherever it fits: what is asked for, what the class climbs to and the rungs to it. */
-function wishedFor(
-  { mustHave, climbTo }: DraftWishes,
-  { catalogue }: DraftContext,
-): (slug: string) => boolean {
-  const { isRung } = rungsFor({ climbTo }, catalogue);
-  return (slug) => mustHave.includes(slug) || slug === climbTo || isRung(slug);
+function wishedFor(wishes: DraftWishes, { catalogue }: DraftContext): (slug: string) => boolean {
+  const { isRung } = rungsFor(wishes, catalogue);
+  return (slug) => isAskedFor(slug, wishes) || isRung(slug);
 }
 
 function rungsFor(
@@ -171,7 +168,7 @@ function propose(input: ProposeInput): Proposal | undefined {
     const missed = input.missed(plan);
     if (!best || missed.length < best.misses) best = { plan, misses: missed.length };
     const next = missed
-      .map(({ by }) => by.filter((slug) => !isAsked(slug, wishes)))
+      .map(({ by }) => by.filter((slug) => !isAskedFor(slug, wishes)))
       // What its block is for is not left out altogether.
       .filter((by) => by.length > 1 || by.some((slug) => !isHeld(slug, input)));
     if (next.length === 0) break;
@@ -205,9 +202,6 @@ function isHeld(slug: string, { pool, blueprint }: ProposeInput): boolean {
     }),
   );
 }
-
-const isAsked = (slug: string, { mustHave, climbTo }: DraftWishes) =>
-  slug === climbTo || mustHave.includes(slug);
 
 /** Chosen again and again until its length is right, without those that do not go together. */
 function ofItsLength(input: ProposeInput, notAgain: readonly string[][]): Plan | undefined {

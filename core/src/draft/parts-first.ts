@@ -1,3 +1,5 @@
+import { leadsTo, type Exercise } from '../movement/exercise.ts';
+
 /** What a class on the mat has done before what is made of it, whichever of each. Common practice. */
 export const PARTS_FIRST: readonly { parts: readonly string[]; wholes: readonly string[] }[] = [
   {
@@ -39,3 +41,11 @@ export const PARTS_FIRST: readonly { parts: readonly string[]; wholes: readonly 
     wholes: ['plank-hip-dip', 'plank-step', 'plank-hand-walk', 'plank-roll-side', 'leg-pull-front'],
   },
 ];
+
+/** One is a part of the other, or goes well before it. */
+export function comesBefore(one: Exercise, other: Exercise): boolean {
+  const isPart = PARTS_FIRST.some(
+    ({ parts, wholes }) => parts.includes(one.slug) && wholes.includes(other.slug),
+  );
+  return isPart || leadsTo(one).includes(other.slug);
+}

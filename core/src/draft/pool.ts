@@ -13,7 +13,7 @@ import { rulesOf } from '../plan/schools.ts';
 import { timePlan, type TimingContext } from '../plan/timing/time-plan.ts';
 import { secondsOf } from '../plan/timing/timeline.ts';
 import { doseOf, shownOption } from '../plan/usual.ts';
-import type { DraftWishes } from './wishes.ts';
+import { isAskedFor, type DraftWishes } from './wishes.ts';
 
 export interface DraftContext {
   catalogue: Catalogue;
@@ -80,7 +80,7 @@ export function poolOf(wishes: DraftWishes, context: DraftContext): Choice[] {
   const lately = latenessOf(wishes.lately);
   return catalogue.all
     .filter(({ machine }) => machine === wishes.machine)
-    .filter((exercise) => !isLineOfItsOwn(exercise) || isAskedFor(exercise, wishes))
+    .filter((exercise) => !isLineOfItsOwn(exercise) || isAskedFor(exercise.slug, wishes))
     .map((exercise) => measure(exercise, base, school, context, wishes, lately));
 }
 
@@ -92,10 +92,6 @@ function isLineOfItsOwn({ options }: Exercise): boolean {
   return options.every(({ props }) =>
     props.some(({ prop, count, optional }) => !optional && (prop === 'chair' || count > 1)),
   );
-}
-
-function isAskedFor({ slug }: Exercise, { mustHave, climbTo }: DraftWishes): boolean {
-  return slug === climbTo || mustHave.includes(slug);
 }
 
 export function emptyPlan(wishes: DraftWishes): Plan {

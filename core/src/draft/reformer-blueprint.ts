@@ -1,6 +1,15 @@
 import type { Block, Blueprint } from './block.ts';
 import type { Character } from './characters.ts';
-import { at, gearOfChoice, goesOver, lies, ofFamily, softer, withSlug } from './choice-tests.ts';
+import {
+  BY_FEET,
+  at,
+  gearOfChoice,
+  goesOver,
+  lies,
+  ofFamily,
+  softer,
+  withSlug,
+} from './choice-tests.ts';
 import type { Choice } from './pool.ts';
 
 const inLoops = (choice: Choice) => {
@@ -8,7 +17,6 @@ const inLoops = (choice: Choice) => {
   return loops !== undefined && loops !== 'none' && (box ?? 'none') === 'none';
 };
 const onBox = (kind: 'long' | 'short') => (choice: Choice) => gearOfChoice(choice).box === kind;
-const BY_FEET = ['footwork', 'calf-raise', 'running'];
 const byFeet = withSlug(...BY_FEET);
 const isJump = withSlug('jumping', 'scissor-jump', 'side-jump');
 const isSpineInLoops = withSlug('short-spine', 'long-spine');

@@ -11,7 +11,7 @@ import { teachesFor } from '../movement/foundation-depth.ts';
 import type { Plan } from '../plan/plan.ts';
 import type { Group } from '../review/group.ts';
 import { blockIdOf } from './block.ts';
-import { PARTS_FIRST } from './parts-first.ts';
+import { comesBefore, PARTS_FIRST } from './parts-first.ts';
 import type { DraftContext } from './pool.ts';
 import type { DraftWishes } from './wishes.ts';
 
@@ -186,10 +186,10 @@ function goesWith({ exercise, before, later, of, index }: Placed, group: Group):
   // Everybody has arrived on the machine when the footwork begins: that is no part of it.
   const part = before.findLast(
     (each) =>
-      isPartOf(each, exercise) && !(each.machine === 'reformer' && each.family === 'awareness'),
+      comesBefore(each, exercise) && !(each.machine === 'reformer' && each.family === 'awareness'),
   );
   const answered = before.findLast(({ counters }) => counters.includes(exercise.slug));
-  const whole = later.find((each) => isPartOf(exercise, each));
+  const whole = later.find((each) => comesBefore(exercise, each));
   const few = rare(exercise, [...before, ...later]);
   const last = of[index - 1];
   return [
@@ -199,13 +199,6 @@ function goesWith({ exercise, before, later, of, index }: Placed, group: Group):
     ...few,
     ...(last && few.length === 0 ? added(exercise, last) : []),
   ];
-}
-
-function isPartOf(one: Exercise, other: Exercise): boolean {
-  const isPart = PARTS_FIRST.some(
-    ({ parts, wholes }) => parts.includes(one.slug) && wholes.includes(other.slug),
-  );
-  return isPart || leadsTo(one).includes(other.slug);
 }
 
 const WAY_WORDS = {

@@ -64,3 +64,7 @@ export function checkWishes(
     return [];
   });
 }
+
+/** By name: as a must, or as what the class climbs to. */
+export const isAskedFor = (slug: string, { mustHave, climbTo }: DraftWishes) =>
+  slug === climbTo || mustHave.includes(slug);

@@ -23,3 +23,9 @@ export function closing(context: RuleContext): TimedItem[] {
   const lastHard = items.findLastIndex((item) => !isSoft(item, context));
   return items.slice(lastHard + 1);
 }
+
+/** More of a class than a tenth spent resting is padding, three minutes aside. Common practice. */
+const LONGEST_REST = { share: 0.1, s: 180 } as const;
+
+export const longestRestS = ({ timeline }: RuleContext) =>
+  Math.max(LONGEST_REST.s, LONGEST_REST.share * timeline.totalS);

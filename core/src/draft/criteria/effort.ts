@@ -1,5 +1,6 @@
 import type { Position } from '../../movement/vocabulary.ts';
 import type { TimedItem } from '../../plan/timing/timeline.ts';
+import { isWork } from '../../review/draft-rows.ts';
 import { optionGoesOver } from '../choice-tests.ts';
 import { criterion, LYING, percent, shareAt, type Criterion, type Drafted } from './drafted.ts';
 
@@ -13,10 +14,8 @@ const ON_THE_BACK: readonly Position[] = ['supine', 'seated'];
 export function effortCriteria(drafted: Drafted): Criterion[] {
   const { timeline, type, done, catalogue, wishes, school, worked } = drafted;
   const soft = (item: TimedItem) => item.effort <= 1 || isRelease(item);
-  const isRelease = ({ exercise }: TimedItem) => {
-    const family = catalogue.get(exercise ?? '')?.family;
-    return family === 'release' || family === 'awareness';
-  };
+  const isRelease = ({ exercise }: TimedItem) =>
+    !isWork({ exercise: catalogue.require(exercise ?? '') });
   const [first] = done;
   const work = done.find(({ effort }) => effort > 1);
   const startS = Math.min(0.04 * timeline.totalS, type === 'machine' ? 45 : 90);

@@ -1,7 +1,7 @@
 import { changedParts, gearAfter, springsChanged, type Gear } from '../../movement/gear.ts';
+import { BY_FEET } from '../choice-tests.ts';
 import { criterion, rounded, shareAt, type Criterion, type Drafted } from './drafted.ts';
 
-const FEET: readonly string[] = ['footwork', 'calf-raise', 'running'];
 /** With the hands on the bar all the time: no standing work. */
 const ON_THE_BAR: readonly string[] = ['elephant', 'carriage-cat'];
 const FEET_S = 240;
@@ -14,7 +14,7 @@ export function machineCriteria(drafted: Drafted): Criterion[] {
   const { type, done, worked, timeline } = drafted;
   if (type !== 'machine') return [];
   const feetS = done
-    .filter(({ exercise }) => FEET.includes(exercise ?? ''))
+    .filter(({ exercise }) => BY_FEET.includes(exercise ?? ''))
     .reduce((sum, { durationS }) => sum + durationS, 0);
   const isUp = ({ exercise, position }: (typeof done)[number]) =>
     position === 'standing' && !ON_THE_BAR.includes(exercise ?? '');

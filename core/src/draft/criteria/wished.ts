@@ -1,4 +1,5 @@
 import type { Exercise } from '../../movement/exercise.ts';
+import { isWork } from '../../review/draft-rows.ts';
 import { rungsTo } from '../rungs.ts';
 import type { DraftWishes } from '../wishes.ts';
 import { criterion, percent, type Criterion, type Drafted } from './drafted.ts';
@@ -53,10 +54,9 @@ function theme({ wishes, catalogue, done, timeline }: Drafted): Criterion[] {
 
 function byTheClock({ type, done, catalogue }: Drafted): Criterion[] {
   if (type !== 'timed') return [];
-  const work = done.filter(({ exercise }) => {
-    const family = catalogue.get(exercise ?? '')?.family;
-    return family !== 'release' && family !== 'awareness';
-  });
+  const work = done.filter(({ exercise }) =>
+    isWork({ exercise: catalogue.require(exercise ?? '') }),
+  );
   const clocked = work.filter(({ parts }) =>
     parts.some(({ kind, varies }) => kind === 'work' && varies === 'clock'),
   );

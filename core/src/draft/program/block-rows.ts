@@ -1,6 +1,7 @@
 import { isWork, type ChoiceTest } from '../../review/draft-rows.ts';
 import type { PlacedChoice } from '../blueprint.ts';
 import { PARTS_FIRST } from '../parts-first.ts';
+import { isAskedFor } from '../wishes.ts';
 import type { ProgramInput, Rows } from './program-input.ts';
 
 /** What it costs that a block is too short or long, for each second; has one too few or many; lacks what it is for. */
@@ -40,7 +41,7 @@ export function blockRows(rows: Rows, { blueprint, pool, wishes }: ProgramInput)
     );
     for (const [of, atMost] of limits) {
       const sum = inBlock((choice) =>
-        Number(of(choice) && !wishes.mustHave.includes(choice.exercise.slug)),
+        Number(of(choice) && !isAskedFor(choice.exercise.slug, wishes)),
       );
       rows.program.row(`${sum} <= ${atMost}`);
     }

@@ -1,4 +1,5 @@
 import { optionOf } from '../../movement/exercise.ts';
+import { gearFor } from '../../movement/gear.ts';
 import type { PlacedChoice } from '../blueprint.ts';
 import { variableOf } from './choice-rows.ts';
 import { gearOfChoice } from '../choice-tests.ts';
@@ -36,10 +37,8 @@ export function gearRows(rows: Rows, { pool, wishes }: ProgramInput): void {
   rows.program.row(`${settings.join(' + ')} - manySettings <= ${most}`);
 }
 
-const settingOf = (exercise: PlacedChoice['exercise']) => {
-  const { moreSpring: _effect, ...gear } = optionOf(exercise, exercise.standard).settings ?? {};
-  return gear;
-};
+const settingOf = (exercise: PlacedChoice['exercise']) =>
+  gearFor(optionOf(exercise, exercise.standard), undefined);
 
 /** Every prop that the class uses is laid out, fetched and put away. */
 export function propRows(rows: Rows, { pool, character }: ProgramInput): void {

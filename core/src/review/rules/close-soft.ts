@@ -6,7 +6,7 @@ import { showClock } from '../../plan/show-time.ts';
 import type { TimedItem } from '../../plan/timing/timeline.ts';
 import { isRelease } from '../draft-rows.ts';
 import { addAt, moveBehind, together } from '../repairs.ts';
-import { closing, isSoft } from '../soft-close.ts';
+import { closing, isSoft, longestRestS } from '../soft-close.ts';
 import type { Problem, Repair, Rule, RuleContext, Worked } from '../rule.ts';
 import { newItem, placeAt, unusedOf } from '../running-order.ts';
 
@@ -108,16 +108,13 @@ function isRestOrRise(exercise: Exercise): boolean {
   return closingRank(exercise) > 0;
 }
 
-/** More of the class than this spent resting is padding, up to three minutes aside. Common practice. */
-const LONGEST_REST = { share: 0.1, s: 180 } as const;
-
 /** A longer final rest, or one where there is none, in seconds that people say; the class grows with it, hence the margin. */
 function restLonger(context: RuleContext, missingS: number): Repair[] {
   const exercise = context.catalogue.all.find(({ closing }) => closing === 'rest');
   if (!exercise) return [];
   const rest = context.timeline.items.find((item) => item.exercise === exercise.slug);
   const wantedS = (rest?.durationS ?? 0) + missingS / (1 - CLOSE_SHARE) + 30;
-  const mostS = Math.max(LONGEST_REST.s, LONGEST_REST.share * context.timeline.totalS);
+  const mostS = longestRestS(context);
   const durationS = USED_SECONDS.find((each) => each >= wantedS);
   if (durationS === undefined || durationS > mostS) return [];
   const dose = { kind: 'free' as const, durationS, sets: 1, sides: 'none' as const, directions: 1 };

@@ -2,16 +2,15 @@ import { describeDose, shareOfDose } from '../../movement/dose.ts';
 import { showClock } from '../../plan/show-time.ts';
 import { secondsOf } from '../../plan/timing/timeline.ts';
 import { leaveOut } from '../repairs.ts';
+import { longestRestS } from '../soft-close.ts';
 import type { Problem, Rule, RuleContext, Worked } from '../rule.ts';
 
-/** The most that a final rest takes of the class, a way up, and a quiet look at oneself. Common practice. */
-const REST_SHARE = 0.1;
-const REST_LEAST_S = 180;
+/** The most that a way up takes, and a quiet look at oneself. Common practice. */
 const WAY_UP_S = 60;
 const SCAN_S = 120;
 
-function mostOf({ exercise, dose }: Worked, { timeline }: RuleContext): number {
-  if (exercise.closing === 'rest') return Math.max(REST_LEAST_S, timeline.totalS * REST_SHARE);
+function mostOf({ exercise, dose }: Worked, context: RuleContext): number {
+  if (exercise.closing === 'rest') return longestRestS(context);
   if (exercise.closing === 'way-up') return WAY_UP_S;
   return exercise.family === 'awareness' && dose.kind === 'free' ? SCAN_S : Infinity;
 }
