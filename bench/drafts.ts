@@ -47,6 +47,7 @@ const CLIMBS = [
   ['mat', 'swan-dive'],
   ['reformer', 'long-stretch'],
   ['reformer', 'short-box-side'],
+  ['reformer', 'short-spine'],
 ].map(([machine, climbTo]) => ({
   name: `climb to ${climbTo}`,
   wishes: { targetS: machine === 'mat' ? 2700 : 3000, machine, climbTo },

@@ -49,6 +49,7 @@ const CASES: [name: string, wishes: object, level?: number][] = [
   ['50 minutes on the machine for beginners', { targetS: 3000, machine }, 1],
   ['50 minutes on the machine for the practised', { targetS: 3000, machine }, 4],
   ['a climb on the machine', { targetS: 3000, machine, climbTo: 'long-stretch' }, 2],
+  ['another, to what rolls over in the loops', { targetS: 3000, machine, climbTo: 'short-spine' }, 2],
   ['a climb on the mat', { targetS: 2700, climbTo: 'swan-dive' }, 2],
 ];
 
@@ -211,6 +212,43 @@ describe('what belongs together', () => {
       expect(names.filter((name) => name.includes('box')).length).toBeLessThanOrEqual(1);
       expect(exercises.at(-1)?.position).toBe('standing');
     }
+  });
+});
+
+describe('an hour on the machine', () => {
+  let drafts: Proposal[][] = [];
+  beforeAll(() => {
+    drafts = [1, 2, 4].map((level) => draft({ targetS: 3300, machine }, groupOf(level)));
+  });
+
+  it('is filled with second rounds on one setting, not with ten more exercises', () => {
+    for (const { plan } of drafts.flat()) {
+      expect(exerciseItemsOf(plan).length).toBeLessThanOrEqual(26);
+      const rounds = plan.brackets?.filter(({ kind }) => kind === 'rounds') ?? [];
+      const inTurn = exerciseItemsOf(plan).filter(({ bracket }) => bracket !== undefined);
+      expect(inTurn.length).toBeGreaterThanOrEqual(2 * rounds.length);
+      for (const { id } of rounds) {
+        const settings = inTurn
+          .filter(({ bracket }) => bracket === id)
+          .map((item) => {
+            const { options, standard } = catalogue.require(item.exercise);
+            const { springs, bar, facing, box } = options[standard - 1]?.settings ?? {};
+            return JSON.stringify([springs, bar, facing, box]);
+          });
+        expect(new Set(settings).size).toBe(1);
+      }
+    }
+    expect(drafts.flat().some(({ plan }) => plan.brackets?.length)).toBe(true);
+  });
+
+  it('is another for who is far on: with what only they do', () => {
+    const far = ({ plan }: Proposal) =>
+      exerciseItemsOf(plan).filter(
+        ({ exercise }) => (catalogue.require(exercise).fromLevel ?? 1) >= 3,
+      ).length;
+    const [beginners = [], , practised = []] = drafts;
+    expect(beginners.map(far)).toEqual([0, 0, 0]);
+    expect(Math.min(...practised.map(far))).toBeGreaterThanOrEqual(2);
   });
 });
 

@@ -35,4 +35,17 @@ describe('what is chosen for a block', () => {
       'one',
     ]);
   });
+
+  it('goes on with what leaves the machine as it stands, before what is lighter', () => {
+    const settings = (medium: number, bar: 'high' | 'middle') => ({
+      options: [{ settings: { springs: { medium }, bar } }, {}],
+    });
+    const all = [
+      choice('kneel', 1, settings(1, 'middle')),
+      choice('bar-up', 2, settings(1, 'high')),
+      choice('as-it-stands', 3, settings(1, 'middle')),
+      choice('springs-too', 1.5, settings(2, 'high')),
+    ];
+    expect(order(all)).toEqual(['kneel', 'as-it-stands', 'bar-up', 'springs-too']);
+  });
 });

@@ -1,28 +1,44 @@
+import { changedParts, gearAfter, type Gear } from '../movement/gear.ts';
+import { gearOfChoice } from './choice-tests.ts';
 import { comesBefore } from './parts-first.ts';
 import type { Choice } from './pool.ts';
 
 /**
- * By rank, of equals the lighter first; and whatever the efforts say, nothing before a part of it or what goes well before
- * it in the same rank.
+ * By rank; in the same rank what leaves the machine most as it stands, then the lighter; and whatever gear and efforts say,
+ * nothing before a part of it or what goes well before it.
  */
 export function arranged<Each extends { choice: Choice }>(
   all: readonly Each[],
   rank: (choice: Choice) => number,
 ): Each[] {
-  const waiting = all.toSorted(
+  const order: Each[] = [];
+  let gear: Gear | undefined;
+  let waiting = all.toSorted(
     ({ choice: a }, { choice: b }) => rank(a) - rank(b) || a.effort - b.effort,
   );
-  const order: Each[] = [];
   while (waiting.length > 0) {
-    const free = waiting.findIndex(
-      ({ choice }) =>
-        !waiting.some(
-          ({ choice: other }) =>
-            rank(other) === rank(choice) && comesBefore(other.exercise, choice.exercise),
-        ),
-    );
-    // Links in a circle stop nobody.
-    order.push(...waiting.splice(Math.max(0, free), 1));
+    const next = nextOf(waiting, rank, gear);
+    order.push(next);
+    gear = gearAfter(gear, gearOfChoice(next.choice));
+    waiting = waiting.filter((each) => each !== next);
   }
   return order;
+}
+
+function nextOf<Each extends { choice: Choice }>(
+  waiting: readonly Each[],
+  rank: (choice: Choice) => number,
+  gear: Gear | undefined,
+): Each {
+  const lowest = Math.min(...waiting.map(({ choice }) => rank(choice)));
+  const now = waiting.filter(({ choice }) => rank(choice) === lowest);
+  const free = now.filter(
+    ({ choice }) => !now.some(({ choice: other }) => comesBefore(other.exercise, choice.exercise)),
+  );
+  const changes = ({ choice }: Each) =>
+    changedParts(gear, gearAfter(gear, gearOfChoice(choice))).length;
+  // Links in a circle stop nobody.
+  return (free.length > 0 ? free : now).reduce((best, each) =>
+    changes(each) < changes(best) ? each : best,
+  );
 }

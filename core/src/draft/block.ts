@@ -20,6 +20,8 @@ export interface Block {
   isSeries?: true;
   /** Gone through so many times in turn. */
   rounds?: number;
+  /** What stands on one setting of it may be gone through a second time, to fill the class. */
+  mayGoRound?: true;
   /** Seconds of pause behind it. */
   pauseS?: number;
   /** In this order, which no search changes: lower first, of equals the lighter, and parts before their wholes. */

@@ -43,19 +43,17 @@ export function climbing(
   const goal = pool.find(({ exercise }) => exercise.slug === climbTo);
   const { blocks } = blueprint;
   const at = goal ? blocks.findIndex(({ fits }) => fits(goal)) : -1;
-  const startsAt = blocks
-    .slice(0, at)
-    .reduce((sum, { share }) => sum + (share[0] + share[1]) / 2, 0);
   const isGoal = ({ exercise }: Choice) => exercise.slug === climbTo;
   const own = blocks[at];
   if (!goal) return blueprint;
-  if (own && startsAt >= HALF) {
+  if (own && startOf(blocks, at) >= HALF) {
     const topped = blocks.with(at, toppedBy(own, isGoal, goal));
     // Straight before the close the top would come too late: what follows it takes its time.
     return { ...blueprint, blocks: at === blocks.length - 2 ? topped.map(closingLonger) : topped };
   }
   const others = blocks.filter((block) => block !== own);
-  const later = Math.max(1, others.findIndex(({ id }) => id === 'hands') + 1);
+  const behindHands = others.findIndex(({ id }) => id === 'hands') + 1;
+  const later = behindHands || others.findIndex((_, index) => startOf(others, index) >= HALF);
   // A block that turns over once, or is set up once, stays one: all of it comes later.
   if (own && (machine === 'reformer' || own.isSeries)) {
     const top = toppedBy(own, isGoal, goal);
@@ -83,6 +81,10 @@ export function climbing(
   }));
   return { ...blueprint, blocks: [...before, top, ...after] };
 }
+
+/** The share of the class before a block, as it is meant. */
+const startOf = (blocks: readonly Block[], at: number) =>
+  blocks.slice(0, at).reduce((sum, { share }) => sum + (share[0] + share[1]) / 2, 0);
 
 const closingLonger = (block: Block): Block =>
   block.id === 'close' ? { ...block, share: [0.11, 0.17] } : block;
@@ -131,7 +133,7 @@ export function placeIn(
 }
 
 /** Seconds that a second round takes beside its work; and what a series spares each exercise in turning over. */
-const ROUND_MORE_S = 8;
+export const ROUND_MORE_S = 8;
 const SERIES_LESS_S = 15;
 
 /** As long as it takes there: each round of it, and less where everything turns over together. */

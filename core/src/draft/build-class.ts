@@ -15,10 +15,11 @@ import type { PlacedChoice } from './blueprint.ts';
 import { emptyPlan, isScaled, type DraftContext } from './pool.ts';
 import type { DraftWishes } from './wishes.ts';
 
-/** A chosen exercise, with the seconds that its dose is longer (or shorter) than usual. */
+/** A chosen exercise, with the seconds that its dose is longer (or shorter) than usual; in a second round too, or not. */
 export interface Chosen {
   choice: PlacedChoice;
   extraS: number;
+  isTwice?: boolean;
 }
 
 /** The seconds by which a draft may miss its hour. */
@@ -51,7 +52,7 @@ export function buildClass(
       return isGiven ? (blocks.segments.find(({ id }) => id === segment.id) ?? segment) : segment;
     }),
   };
-  const whole = withPauses(bracketed(ordered, blueprint, context), blueprint);
+  const whole = withPauses(bracketed(ordered, chosen, blueprint, context), blueprint);
   const given = new Set(blueprint.blocks.flatMap(({ id, rank }) => (rank ? [partId(id)] : [])));
   return fitTime(mended(whole, given, context, group), context, TOLERANCE_S);
 }
@@ -71,23 +72,38 @@ function segmentsOf(
     .filter(({ items }) => items.length > 0);
 }
 
-/** One-sided work of a block as a series, or the block in rounds. */
-function bracketed(plan: Plan, { blocks }: Blueprint, { catalogue }: DraftContext): Plan {
+/** One-sided work of a block as a series, or in rounds what is gone through more than once. */
+function bracketed(
+  plan: Plan,
+  chosen: readonly Chosen[],
+  { blocks }: Blueprint,
+  { catalogue }: DraftContext,
+): Plan {
+  const twice = new Set(
+    chosen.flatMap(({ choice, isTwice }) => (isTwice ? [choice.exercise.slug] : [])),
+  );
   const brackets: Bracket[] = [];
   const segments = plan.segments.map((segment) => {
     const block = blocks.find(({ id }) => partId(id) === segment.id);
     const id = `${segment.id}-turns`;
-    const goesIn = (item: Item) =>
-      item.kind === 'exercise' &&
-      (block?.rounds !== undefined || catalogue.require(item.exercise).dose.sides === 'each');
-    const isWanted = block?.isSeries ?? block?.rounds !== undefined;
-    if (!isWanted || segment.items.filter(goesIn).length < 2) return segment;
-    brackets.push(
-      block?.rounds === undefined
-        ? { kind: 'series', id, first: 'right' }
-        : { kind: 'rounds', id, times: block.rounds },
+    const goesRound = ({ exercise }: ExerciseItem) =>
+      block?.rounds !== undefined || twice.has(exercise);
+    const turnsOver = ({ exercise }: ExerciseItem) =>
+      block?.isSeries === true && catalogue.require(exercise).dose.sides === 'each';
+    const held = segment.items.filter((item) => item.kind === 'exercise');
+    const isRound = held.some(goesRound);
+    const within = new Set(
+      held.filter(isRound ? goesRound : turnsOver).map((item): Item => item),
     );
-    const items = segment.items.map((item) => (goesIn(item) ? { ...item, bracket: id } : item));
+    if (within.size < 2) return segment;
+    brackets.push(
+      isRound
+        ? { kind: 'rounds', id, times: block?.rounds ?? 2 }
+        : { kind: 'series', id, first: 'right' },
+    );
+    const items = segment.items.map((item) =>
+      within.has(item) ? { ...item, bracket: id } : item,
+    );
     return { ...segment, items };
   });
   return brackets.length > 0 ? { ...plan, segments, brackets } : plan;

@@ -25,14 +25,15 @@ const CHANCE = 14;
 /** On the machine few exercises with longer doses: each may be another setting. */
 const GEAR = 7;
 const MACHINE_RECENT = 3;
-/** Up to this effort nothing is too hard for a mixed group. */
-const USUAL_EFFORT = 2;
+/** Who is as far on as that comes for it. */
+const FOR_FEW = 10;
 
 function plain(choice: Choice, wishes: DraftWishes, recent: number, fresh: number): number {
   const { exercise } = choice;
   return (
-    TOO_HARD * Math.max(0, choice.effort - USUAL_EFFORT) +
-    TOO_EARLY * choice.tooEarly +
+    TOO_HARD * choice.tooHard +
+    TOO_EARLY * choice.tooEarly -
+    (choice.isForFew ? FOR_FEW : 0) +
     SWAP * choice.swaps +
     VERSION * Math.max(0, choice.versions - 2) -
     (servesTheme(exercise, wishes) ? THEME : 0) +

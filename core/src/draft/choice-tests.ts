@@ -1,4 +1,5 @@
 import { optionOf, type Exercise, type Option } from '../movement/exercise.ts';
+import { gearFor, type Gear } from '../movement/gear.ts';
 import type { Position } from '../movement/vocabulary.ts';
 import { amountOf, askedBy } from '../people/asked.ts';
 import type { Timeless } from '../people/asks.ts';
@@ -72,6 +73,6 @@ export const isPlainBridge = withSlug('bridge-roll', 'bridge-articulate', 'bridg
 export const isBridge: Test = ({ exercise }) => exercise.slug.includes('bridge');
 
 /** How the machine is set for it, as its standard option has it. */
-export function gearOfChoice({ exercise }: Choice) {
-  return optionOf(exercise, exercise.standard).settings ?? {};
+export function gearOfChoice({ exercise }: Choice): Gear {
+  return gearFor(optionOf(exercise, exercise.standard), undefined) ?? {};
 }

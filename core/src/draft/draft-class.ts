@@ -10,6 +10,7 @@ import { buildClass, TOLERANCE_S, type Chosen } from './build-class.ts';
 import { CHARACTERS, type Character } from './characters.ts';
 import { variableOf } from './program/choice-rows.ts';
 import { classProgram } from './program/class-program.ts';
+import { secondTimeOf } from './program/round-rows.ts';
 import type { Criterion } from './criteria/drafted.ts';
 import { criteriaOf } from './draft-criteria.ts';
 import { poolOf, type Choice, type DraftContext } from './pool.ts';
@@ -187,11 +188,8 @@ function propose(input: ProposeInput): Proposal | undefined {
   };
 }
 
-/** A class that shares more with those before is better than none. */
-const ofFew = (input: ProposeInput): ProposeInput => ({
-  ...input,
-  isOfFew: input.earlier.length > 0,
-});
+/** A class that shares more with those before, or lacks something that a block is for, is better than none. */
+const ofFew = (input: ProposeInput): ProposeInput => ({ ...input, isOfFew: true });
 
 /** Nothing else that can be chosen is what its block is for. */
 function isHeld(slug: string, { pool, blueprint }: ProposeInput): boolean {
@@ -240,7 +238,13 @@ function choose(
   if (solution.kind !== 'found') return undefined;
   return pool.flatMap((choice, index) =>
     solution.value(variableOf(index)) > 0.5
-      ? [{ choice, extraS: solution.value(`more${index}`) - solution.value(`less${index}`) }]
+      ? [
+          {
+            choice,
+            extraS: solution.value(`more${index}`) - solution.value(`less${index}`),
+            isTwice: solution.value(secondTimeOf(index)) > 0.5,
+          },
+        ]
       : [],
   );
 }
@@ -270,6 +274,7 @@ function inTheWay({
       character: ANY,
       correctionS: 0,
       earlier: [],
+      isOfFew: true,
     });
     return solve(program, LOOK).kind !== 'none';
   };

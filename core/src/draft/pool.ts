@@ -50,6 +50,10 @@ export interface Choice {
   isNew: boolean;
   /** By so many usual options the group is short of what it is drafted for; 0 where it is for them. */
   tooEarly: number;
+  /** By so much effort it is above what the middle of the group works at. */
+  tooHard: number;
+  /** Only a group as far on as this one does it. */
+  isForFew: boolean;
   /** How lately the group did it: 1 in its last class, less the longer ago, 0 not in the last weeks. */
   lateness: number;
   /** Swaps that the group would need. */
@@ -140,19 +144,24 @@ function measure(
   const usual = secondsIn(dose);
   const secondsAt = (amount: number) =>
     isScaled(dose, exercise) ? secondsIn(withDoseAmount(dose, amount)).totalS : usual.totalS;
+  const effort = effortOf(exercise, option);
+  const level = levelOf(context.attendees);
+  const fromLevel = exercise.fromLevel ?? 1;
   const range = rangeOf(exercise, option, dose, (amount) => secondsAt(amount) - usual.totalS);
   return {
     exercise,
     options: item.options,
     variants: item.variants,
-    effort: effortOf(exercise, option),
+    effort,
     spineLoad: option.spineLoad ?? exercise.spineLoad,
     usualS: usual.totalS + SET_UP_S,
     range,
     leastS: secondsAt(range.least) + SET_UP_S,
     mostS: secondsAt(range.most) + SET_UP_S,
     workS: usual.workS,
-    tooEarly: Math.max(0, (exercise.fromLevel ?? 1) - levelOf(context.attendees)),
+    tooEarly: Math.max(0, fromLevel - level),
+    tooHard: Math.max(0, effort - (USUAL_EFFORT.least + USUAL_EFFORT.byLevel * level)),
+    isForFew: fromLevel >= FEW_FROM && fromLevel <= level,
     isNew: context.timing.familiar !== undefined && !context.timing.familiar.has(exercise.slug),
     lateness: lately.get(exercise.slug) ?? 0,
     swaps: own
@@ -192,6 +201,11 @@ function offered(
   }
   return options ? { options } : {};
 }
+
+/** What is work, and not yet too hard, for whom the first option is the usual one; and more by level. */
+const USUAL_EFFORT = { least: 1, byLevel: 0.5 } as const;
+/** What is from this level on is not seen in most classes. */
+const FEW_FROM = 3;
 
 /** Whose group is not known yet is taken for the usual one. */
 const USUAL_LEVEL = 2;

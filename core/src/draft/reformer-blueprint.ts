@@ -37,11 +37,13 @@ export function reformerBlueprint(
   character: Character['id'],
   wished: readonly Choice[],
 ): Blueprint {
+  // Where somebody asks for what rolls over in the loops, all of the loops come later.
+  const spine = wished.some(isSpineInLoops);
   const between: Record<Character['id'], (Block | undefined)[]> = {
-    near: [loops(minutes), box(minutes, 'short')],
+    near: [loops(minutes, spine), box(minutes, 'short')],
     // What goes over the shoulders comes no sooner than the middle.
-    fresh: [box(minutes, 'long'), loops(minutes, minutes >= WHOLE)],
-    calm: [loops(minutes), sides(minutes)],
+    fresh: [box(minutes, 'long'), loops(minutes, spine || minutes >= WHOLE)],
+    calm: [loops(minutes, spine), sides(minutes)],
   };
   const onWhichBox = BOXES.find((kind) => wished.some(onBox(kind)));
   const blocks = [
@@ -49,7 +51,7 @@ export function reformerBlueprint(
     feet(minutes),
     TRUNK,
     ...(onWhichBox
-      ? [loops(minutes), box(WHOLE, onWhichBox)]
+      ? [loops(minutes, spine), box(WHOLE, onWhichBox)]
       : wished.some(at('side-lying'))
         ? between.calm
         : between[character]),
@@ -101,6 +103,7 @@ const TRUNK: Block = {
   fits: (choice) =>
     lies(choice) &&
     !goesOver(choice) &&
+    !isSpineInLoops(choice) &&
     !byFeet(choice) &&
     !isJump(choice) &&
     !withSlug('feet-in-straps')(choice) &&
@@ -111,13 +114,13 @@ const TRUNK: Block = {
   rank: (choice) => -springsOf(choice),
 };
 
-/** More than any springs are apart. */
-const ANOTHER_WAY = 100;
+/** In light springs: a medium one is about two of them, a heavy one two medium. */
+const HEAVY = 4;
 
-/** How strong it is set: a heavy spring is about two medium ones, a medium one two light. */
+/** How strong the machine is set for it. */
 function springsOf(choice: Choice): number {
   const { heavy = 0, medium = 0, light = 0 } = gearOfChoice(choice).springs ?? {};
-  return 4 * heavy + 2 * medium + light;
+  return HEAVY * heavy + 2 * medium + light;
 }
 
 function loops(minutes: number, isLate = false): Block | undefined {
@@ -145,9 +148,15 @@ function box(minutes: number, kind: 'long' | 'short'): Block | undefined {
     share: [0.08, 0.15],
     exercises: [2, 4],
     fits: onBox(kind),
-    // Facing one way and then the other, each from the stronger spring to the lighter.
-    rank: (choice) =>
-      Number(gearOfChoice(choice).facing !== 'feet to bar') * ANOTHER_WAY - springsOf(choice),
+    mayGoRound: true,
+    ...(kind === 'short'
+      ? // Round and flat with the feet held, then what leans and turns; light arms last.
+        {
+          holds: [withSlug('short-box-round', 'short-box-flat')],
+          rank: (choice) => Number(springsOf(choice) < HEAVY),
+        }
+      : // Pulling first, then what is done lying on the back, then what arches against the bar.
+        { rank: (choice) => (springsOf(choice) >= HEAVY ? 2 : Number(lies(choice))) }),
   };
 }
 
@@ -157,10 +166,11 @@ function sides(minutes: number): Block | undefined {
   return {
     id: 'sides',
     name: 'On the side',
-    share: [0.06, 0.14],
-    exercises: [1, 2],
-    isSeries: true,
+    share: [0.05, 0.1],
+    exercises: [1, 1],
     fits: (choice) => at('side-lying')(choice) && !isJump(choice),
+    // One setting for both sides.
+    most: [[at('side-lying'), 1]],
     holds: [at('side-lying')],
   };
 }
@@ -175,6 +185,7 @@ const hands = (minutes: number): Block => ({
     (at('quadruped', 'plank')(choice) && !isLightOnAllFours(choice)) ||
     withSlug('elephant', 'carriage-cat')(choice),
   holds: [withSlug('knee-stretch', 'elephant')],
+  mayGoRound: true,
   rank: (choice) => Number(ofFamily('release')(choice)),
 });
 
@@ -192,6 +203,7 @@ function arms(minutes: number): Block | undefined {
         ofFamily('shoulders', 'hips', 'spine')(choice)),
     holds: [at('kneeling')],
     most: [[isLightOnAllFours, 1]],
+    mayGoRound: true,
   };
 }
 

@@ -3,12 +3,20 @@ import type { PlacedChoice } from '../blueprint.ts';
 import { PARTS_FIRST } from '../parts-first.ts';
 import { isAskedFor } from '../wishes.ts';
 import type { ProgramInput, Rows } from './program-input.ts';
+import { secondRoundsS } from './round-rows.ts';
+
+/** What a wish rules out is asked of nobody. */
+type Open = (choice: PlacedChoice) => boolean;
 
 /** What it costs that a block is too short or long, for each second; has one too few or many; lacks what it is for. */
 export const BLOCK_COST = { second: 0.12, exercise: 10, lacking: 40 } as const;
 
-/** Each block takes its share of the class, with its own work; wishes may stretch it, at a price. */
-export function blockRows(rows: Rows, { blueprint, pool, wishes }: ProgramInput): void {
+/**
+ * Each block takes its share of the class and holds what it is for; wishes may stretch it, at a price, and so may what it
+ * is for where there is little to choose from.
+ */
+export function blockRows(rows: Rows, input: ProgramInput, isOpen: Open): void {
+  const { blueprint, pool, wishes, isOfFew } = input;
   const soft = (
     name: string,
     sum: string,
@@ -29,7 +37,7 @@ export function blockRows(rows: Rows, { blueprint, pool, wishes }: ProgramInput)
     const seconds = [least * wishes.targetS, most * wishes.targetS].map(Math.round);
     soft(
       `S${at}`,
-      inBlock(({ usualS }) => usualS),
+      `${inBlock(({ usualS }) => usualS)}${secondRoundsS(input, id)}`,
       [seconds[0] ?? 0, seconds[1] ?? 0],
       BLOCK_COST.second,
     );
@@ -46,9 +54,11 @@ export function blockRows(rows: Rows, { blueprint, pool, wishes }: ProgramInput)
       rows.program.row(`${sum} <= ${atMost}`);
     }
     holds.forEach((test, which) => {
-      if (!pool.some((choice) => choice.block === id && test(choice))) return;
-      rows.program.positive(`lack${at}h${which}`, BLOCK_COST.lacking);
-      rows.program.row(`${inBlock((choice) => Number(test(choice)))} + lack${at}h${which} >= 1`);
+      if (!pool.some((choice) => choice.block === id && isOpen(choice) && test(choice))) return;
+      const sum = inBlock((choice) => Number(test(choice)));
+      const lacks = `lack${at}h${which}`;
+      if (isOfFew) rows.program.positive(lacks, BLOCK_COST.lacking);
+      rows.program.row(`${sum}${isOfFew ? ` + ${lacks}` : ''} >= 1`);
     });
   }
 }
@@ -69,9 +79,6 @@ export function crestRow(rows: Rows, { wishes, blueprint }: ProgramInput): void 
 
 /** From so much effort on something of the same block comes before it that is not so far below. */
 const STEEP = { from: 3, step: 2.5 } as const;
-
-/** What a wish rules out is asked of nobody. */
-export type Open = (choice: PlacedChoice) => boolean;
 
 export function stepRows(rows: Rows, isOpen: Open): void {
   if (rows.school.rules['classic-order'] === 'must') return;

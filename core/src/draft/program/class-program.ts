@@ -8,6 +8,7 @@ import { LinearProgram } from './linear-program.ts';
 import { blockRows, crestRow, newRows, partRows, stepRows } from './block-rows.ts';
 import { gearRows, propRows } from './gear-rows.ts';
 import type { ProgramInput, Rows } from './program-input.ts';
+import { roundRows, secondRoundsS } from './round-rows.ts';
 import { climbRows, themeRows } from './wish-rows.ts';
 
 /** Seconds by which the plain sum of lengths may miss the hour; the doses take up the rest. */
@@ -47,9 +48,9 @@ export function classProgram(input: ProgramInput): string {
     lengthRow(rows, input);
   }
   onceEach(rows);
-  blockRows(rows, input);
-  crestRow(rows, input);
   const isOpen = (choice: PlacedChoice) => !list.some(({ forbids }) => forbids(choice));
+  blockRows(rows, input, isOpen);
+  crestRow(rows, input);
   partRows(rows, isOpen);
   stepRows(rows, isOpen);
   if (holds.has('school')) schoolRows(rows, input.rules ?? RULES);
@@ -61,6 +62,7 @@ export function classProgram(input: ProgramInput): string {
   if (holds.has('climb')) climbRows(rows, input);
   propRows(rows, input);
   gearRows(rows, input);
+  roundRows(rows, input);
   newRows(rows, input);
   for (const slugs of input.notAgain ?? []) {
     rows.atMost(({ exercise }) => slugs.includes(exercise.slug), slugs.length - 1);
@@ -86,9 +88,10 @@ function onceEach(rows: Rows): void {
   }
 }
 
-function lengthRow(rows: Rows, { pool, wishes, correctionS }: ProgramInput): void {
+function lengthRow(rows: Rows, input: ProgramInput): void {
+  const { pool, wishes, correctionS } = input;
   const doses = pool.map((_choice, index) => ` + more${index} - less${index}`).join('');
-  const total = `${rows.sum(({ usualS }) => usualS)}${doses}`;
+  const total = `${rows.sum(({ usualS }) => usualS)}${doses}${secondRoundsS(input)}`;
   const targetS = wishes.targetS - pausesS(wishes.targetS) + correctionS;
   rows.program.row(`${total} >= ${targetS - SLACK_S}`);
   rows.program.row(`${total} <= ${targetS + SLACK_S}`);

@@ -1,5 +1,3 @@
-import { optionOf } from '../../movement/exercise.ts';
-import { gearFor } from '../../movement/gear.ts';
 import type { PlacedChoice } from '../blueprint.ts';
 import { variableOf } from './choice-rows.ts';
 import { gearOfChoice } from '../choice-tests.ts';
@@ -9,36 +7,39 @@ import type { ProgramInput, Rows } from './program-input.ts';
 /** What a further way to set the machine costs within a block, and another way to face on it. */
 const GEAR_COST = { setting: 12, facing: 8 } as const;
 /** Ways to set it, and more in ten minutes: under what a teacher bears, for not all can be done in one go. Common practice. */
-const SETTINGS = { atLeast: 3, in10Min: 2.3 } as const;
+const SETTINGS = { atLeast: 3, in10Min: 1.8 } as const;
 
 /** A block of the machine is done on as few settings as it can be, and the class on not too many. */
 export function gearRows(rows: Rows, { pool, wishes }: ProgramInput): void {
   if (wishes.machine !== 'reformer') return;
-  const users = (keyOf: (choice: PlacedChoice) => unknown, name: string, cost: number) => {
-    const held = new Map<string, number[]>();
-    pool.forEach((choice, index) => {
-      const key = JSON.stringify(keyOf(choice) ?? {});
-      // What asks for nothing leaves the machine as it stands.
-      if (key === '{}') return;
-      const inBlock = `${choice.block} ${key}`;
-      held.set(inBlock, [...(held.get(inBlock) ?? []), index]);
-    });
-    return [...held.values()].map((indices, at) => {
+  const users = (keyOf: (choice: PlacedChoice) => unknown, name: string, cost: number) =>
+    alikeInBlocks(pool, keyOf).map((held, at) => {
       const variable = `${name}${at}`;
       rows.program.positive(variable, cost);
-      for (const index of indices) rows.program.row(`${variable} - ${variableOf(index)} >= 0`);
+      for (const { index } of held) rows.program.row(`${variable} - ${variableOf(index)} >= 0`);
       return variable;
     });
-  };
-  const settings = users(({ exercise }) => settingOf(exercise), 'set', GEAR_COST.setting);
+  const settings = users(gearOfChoice, 'set', GEAR_COST.setting);
   users((choice) => gearOfChoice(choice).facing, 'face', GEAR_COST.facing);
   const most = SETTINGS.atLeast + Math.floor((wishes.targetS / 600) * SETTINGS.in10Min);
   rows.program.positive('manySettings', BLOCK_COST.lacking);
   rows.program.row(`${settings.join(' + ')} - manySettings <= ${most}`);
 }
 
-const settingOf = (exercise: PlacedChoice['exercise']) =>
-  gearFor(optionOf(exercise, exercise.standard), undefined);
+/** Those of each block that are alike in something; what asks for nothing of it leaves it as it stands. */
+export function alikeInBlocks(
+  pool: readonly PlacedChoice[],
+  keyOf: (choice: PlacedChoice) => unknown,
+): { index: number; choice: PlacedChoice }[][] {
+  const held = new Map<string, { index: number; choice: PlacedChoice }[]>();
+  pool.forEach((choice, index) => {
+    const key = JSON.stringify(keyOf(choice) ?? {});
+    if (key === '{}') return;
+    const inBlock = `${choice.block} ${key}`;
+    held.set(inBlock, [...(held.get(inBlock) ?? []), { index, choice }]);
+  });
+  return [...held.values()];
+}
 
 /** Every prop that the class uses is laid out, fetched and put away. */
 export function propRows(rows: Rows, { pool, character }: ProgramInput): void {

@@ -7,6 +7,7 @@ import { coverDirections } from '../coverage.ts';
 import { addWhereItFits, bestPlace } from '../light-additions.ts';
 import { directedS, movedS, MOVES } from '../moved-seconds.ts';
 import { addAt, leaveAllOut, leaveOut, together } from '../repairs.ts';
+import type { Choosable } from '../draft-rows.ts';
 import type { Problem, Repair, Rule, RuleContext } from '../rule.ts';
 import { unusedOf } from '../running-order.ts';
 
@@ -15,9 +16,10 @@ const MOST = 0.75;
 /** A shorter class has no time for all of them. Common practice. */
 const FROM_S = 1200;
 
-/** In a draft every way of the spine takes at least this, and a little less than the most. */
+/** In a draft every way of the spine takes at least this, and a little less than the most; on the machine more is rounded. */
 const LEAST_WAY_S = 25;
 const DRAFT_MARGIN = 0.04;
+const ON_MACHINE_MOST = 0.6;
 
 export const sixDirections: Rule = {
   id: 'six-directions',
@@ -33,11 +35,14 @@ export const sixDirections: Rule = {
     const { directionMost } = rows.school.targets;
     for (const move of MOVES) {
       rows.total((choice) => movedS(choice, move), { least: LEAST_WAY_S });
+      const mostOf = ({ exercise }: Choosable) =>
+        exercise.machine === 'reformer'
+          ? Math.max(directionMost, ON_MACHINE_MOST)
+          : directionMost - DRAFT_MARGIN;
       // Sides come in pairs, so turns count twice.
-      rows.total(
-        (choice) => movedS(choice, move) - (directionMost - DRAFT_MARGIN) * directedS(choice),
-        { most: 0 },
-      );
+      rows.total((choice) => movedS(choice, move) - mostOf(choice) * directedS(choice), {
+        most: 0,
+      });
     }
   },
   find(context) {
