@@ -49,7 +49,11 @@ const CASES: [name: string, wishes: object, level?: number][] = [
   ['50 minutes on the machine for beginners', { targetS: 3000, machine }, 1],
   ['50 minutes on the machine for the practised', { targetS: 3000, machine }, 4],
   ['a climb on the machine', { targetS: 3000, machine, climbTo: 'long-stretch' }, 2],
-  ['another, to what rolls over in the loops', { targetS: 3000, machine, climbTo: 'short-spine' }, 2],
+  [
+    'another, to what rolls over in the loops',
+    { targetS: 3000, machine, climbTo: 'short-spine' },
+    2,
+  ],
   ['a climb on the mat', { targetS: 2700, climbTo: 'swan-dive' }, 2],
 ];
 

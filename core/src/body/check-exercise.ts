@@ -1,4 +1,4 @@
-import type { Exercise, Option, PropUse } from '../movement/exercise.ts';
+import { movesOf, type Exercise, type Option, type PropUse } from '../movement/exercise.ts';
 import type { Position, SpineMove } from '../movement/vocabulary.ts';
 import { leverSentences } from './check-levers.ts';
 import { faultsOf } from './check-pose.ts';
@@ -116,7 +116,7 @@ function shows(move: SpineMove, bodies: readonly Body[]): boolean {
 }
 
 function moveSentences(exercise: Exercise, option: Option): string[] {
-  const moves = option.moves ?? exercise.moves;
+  const moves = movesOf(exercise, option);
   const bodies = bodiesOf(option);
   if (moves.some((move) => shows(move, bodies))) return [];
   return [`is said to ${moves.join(' and ')}, and its pictures show none of it.`];

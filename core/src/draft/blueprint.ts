@@ -1,7 +1,9 @@
 import { leadsTo } from '../movement/exercise.ts';
+import { changedParts } from '../movement/gear.ts';
 import type { SchoolRules } from '../plan/school.ts';
 import { rulesOf } from '../plan/schools.ts';
 import type { Block, Blueprint } from './block.ts';
+import { gearOfChoice } from './choice-tests.ts';
 import type { Character } from './characters.ts';
 import { matBlueprint } from './mat-blueprint.ts';
 import type { Choice } from './pool.ts';
@@ -93,15 +95,25 @@ const closingLonger = (block: Block): Block =>
  * The block of what the class climbs to: what is done elsewhere in it first, then its own place, then the top, and what lets
  * go of it.
  */
-function toppedBy(block: Block, isGoal: (choice: Choice) => boolean, goal: Choice): Block {
+function toppedBy(
+  { mayGoRound: _once, ...block }: Block,
+  isGoal: (choice: Choice) => boolean,
+  goal: Choice,
+): Block {
   const { rank } = block;
+  const setFor = gearOfChoice(goal);
   const steps = { elsewhere: 0, beside: 1e3, goal: 2e3, lettingGo: 3e3 };
   const stepOf = (choice: Choice) => {
     if (isGoal(choice)) return steps.goal;
     if (choice.exercise.family === 'release') return steps.lettingGo;
     return choice.exercise.position === goal.exercise.position ? steps.beside : steps.elsewhere;
   };
-  return { ...block, rank: (choice) => stepOf(choice) + (rank?.(choice) ?? 0) };
+  // On the machine the gear comes nearer to that of the top, and never goes away from it and back.
+  const nearness = (choice: Choice) => -10 * changedParts(setFor, gearOfChoice(choice)).length;
+  return {
+    ...block,
+    rank: (choice) => stepOf(choice) + nearness(choice) + (rank?.(choice) ?? 0),
+  };
 }
 
 /** A choice in the block that it would stand in. */

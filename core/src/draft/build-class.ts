@@ -92,18 +92,14 @@ function bracketed(
       block?.isSeries === true && catalogue.require(exercise).dose.sides === 'each';
     const held = segment.items.filter((item) => item.kind === 'exercise');
     const isRound = held.some(goesRound);
-    const within = new Set(
-      held.filter(isRound ? goesRound : turnsOver).map((item): Item => item),
-    );
+    const within = new Set(held.filter(isRound ? goesRound : turnsOver).map((item): Item => item));
     if (within.size < 2) return segment;
     brackets.push(
       isRound
         ? { kind: 'rounds', id, times: block?.rounds ?? 2 }
         : { kind: 'series', id, first: 'right' },
     );
-    const items = segment.items.map((item) =>
-      within.has(item) ? { ...item, bracket: id } : item,
-    );
+    const items = segment.items.map((item) => (within.has(item) ? { ...item, bracket: id } : item));
     return { ...segment, items };
   });
   return brackets.length > 0 ? { ...plan, segments, brackets } : plan;

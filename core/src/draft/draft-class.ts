@@ -168,12 +168,14 @@ function propose(input: ProposeInput): Proposal | undefined {
     if (!plan) break;
     const missed = input.missed(plan);
     if (!best || missed.length < best.misses) best = { plan, misses: missed.length };
-    const next = missed
-      .map(({ by }) => by.filter((slug) => !isAskedFor(slug, wishes)))
+    const leftOut = notAgain.length;
+    for (const { by } of missed) {
+      const others = by.filter((slug) => !isAskedFor(slug, wishes));
       // What its block is for is not left out altogether.
-      .filter((by) => by.length > 1 || by.some((slug) => !isHeld(slug, input)));
-    if (next.length === 0) break;
-    notAgain.push(...next);
+      const [only] = others.length === 1 ? others : [];
+      if (others.length > 0 && !(only && isHeld(only, notAgain, input))) notAgain.push(others);
+    }
+    if (notAgain.length === leftOut) break;
   }
   if (!best) return undefined;
   const timeline = retime(best.plan);
@@ -191,11 +193,18 @@ function propose(input: ProposeInput): Proposal | undefined {
 /** A class that shares more with those before, or lacks something that a block is for, is better than none. */
 const ofFew = (input: ProposeInput): ProposeInput => ({ ...input, isOfFew: true });
 
-/** Nothing else that can be chosen is what its block is for. */
-function isHeld(slug: string, { pool, blueprint }: ProposeInput): boolean {
+/** Nothing else that can still be chosen is what its block is for. */
+function isHeld(
+  slug: string,
+  notAgain: readonly string[][],
+  { pool, blueprint }: ProposeInput,
+): boolean {
+  const leftOut = new Set(notAgain.flatMap((slugs) => (slugs.length === 1 ? slugs : [])));
   return blueprint.blocks.some(({ id, holds = [] }) =>
     holds.some((test) => {
-      const able = pool.filter((choice) => choice.block === id && test(choice));
+      const able = pool.filter(
+        (choice) => choice.block === id && !leftOut.has(choice.exercise.slug) && test(choice),
+      );
       return able.length > 0 && able.every(({ exercise }) => exercise.slug === slug);
     }),
   );

@@ -32,7 +32,7 @@ const UPRIGHT: Record<Character['id'], readonly Position[]> = {
 const isArrival = (choice: Choice) =>
   lies(choice) && ofFamily('awareness')(choice) && softer(1)(choice);
 const isStillWork = (choice: Choice) =>
-  choice.exercise.moves.every((move) => move === 'still') &&
+  choice.moves.every((move) => move === 'still') &&
   choice.exercise.teaches.some(
     ({ foundation }) => foundation === 'support' || foundation === 'levers',
   );

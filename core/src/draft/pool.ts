@@ -1,7 +1,7 @@
 import { effortOf } from '../body/load/option-load.ts';
 import type { Catalogue } from '../movement/catalogue.ts';
 import { usedWithin, withDoseAmount, type Dose, type ScaledDose } from '../movement/dose.ts';
-import { optionOf, usualRange, type Exercise, type Option } from '../movement/exercise.ts';
+import { movesOf, optionOf, usualRange, type Exercise, type Option } from '../movement/exercise.ts';
 import { isWork } from '../review/draft-rows.ts';
 import type { Rule } from '../review/rule.ts';
 import { newItem } from '../review/running-order.ts';
@@ -40,6 +40,7 @@ export interface Choice {
   variants: ExerciseItem['variants'];
   effort: number;
   spineLoad: number;
+  moves: Exercise['moves'];
   /** Seconds by itself in its usual dose, with a usual set-up; and in its least and most. */
   usualS: number;
   leastS: number;
@@ -154,6 +155,7 @@ function measure(
     variants: item.variants,
     effort,
     spineLoad: option.spineLoad ?? exercise.spineLoad,
+    moves: movesOf(exercise, option),
     usualS: usual.totalS + SET_UP_S,
     range,
     leastS: secondsAt(range.least) + SET_UP_S,

@@ -1,3 +1,4 @@
+import { isOverTheBar } from '../movement/over-the-bar.ts';
 import type { Block, Blueprint } from './block.ts';
 import type { Character } from './characters.ts';
 import {
@@ -102,6 +103,8 @@ const TRUNK: Block = {
   exercises: [2, 3],
   fits: (choice) =>
     lies(choice) &&
+    // The class is not at its top yet.
+    softer(3)(choice) &&
     !goesOver(choice) &&
     !isSpineInLoops(choice) &&
     !byFeet(choice) &&
@@ -155,8 +158,14 @@ function box(minutes: number, kind: 'long' | 'short'): Block | undefined {
           holds: [withSlug('short-box-round', 'short-box-flat')],
           rank: (choice) => Number(springsOf(choice) < HEAVY),
         }
-      : // Pulling first, then what is done lying on the back, then what arches against the bar.
-        { rank: (choice) => (springsOf(choice) >= HEAVY ? 2 : Number(lies(choice))) }),
+      : // Pulling first, last what arches against the bar; of those that want springs of their own between, one.
+        {
+          most: [
+            [withSlug('long-box-breaststroke', 'long-box-backstroke'), 1],
+            [at('seated'), 0],
+          ] as const,
+          rank: (choice) => Number(springsOf(choice) >= HEAVY),
+        }),
   };
 }
 
@@ -183,7 +192,7 @@ const hands = (minutes: number): Block => ({
   exercises: minutes >= WHOLE ? [2, 4] : [1, 3],
   fits: (choice) =>
     (at('quadruped', 'plank')(choice) && !isLightOnAllFours(choice)) ||
-    withSlug('elephant', 'carriage-cat')(choice),
+    isOverTheBar(choice.exercise.slug),
   holds: [withSlug('knee-stretch', 'elephant')],
   mayGoRound: true,
   rank: (choice) => Number(ofFamily('release')(choice)),
@@ -215,7 +224,8 @@ const STANDING: Block = {
   fits: (choice) =>
     at('standing')(choice) &&
     !ofFamily('release')(choice) &&
-    !withSlug('elephant', 'tendon-stretch')(choice),
+    !isOverTheBar(choice.exercise.slug) &&
+    !withSlug('tendon-stretch')(choice),
   holds: [withSlug('scooter')],
   // A foot on the floor first.
   rank: (choice) => Number(!withSlug('scooter')(choice)),
@@ -227,6 +237,9 @@ const close = (minutes: number): Block => ({
   share: [0.05, 0.11],
   exercises: minutes >= WHOLE ? [2, 3] : [1, 2],
   fits: withSlug('front-lunge-stretch', 'side-sit-mermaid-reformer', 'roll-down-beside'),
-  holds: [withSlug('roll-down-beside')],
+  holds: [
+    withSlug('roll-down-beside'),
+    ...(minutes >= WHOLE ? [withSlug('front-lunge-stretch', 'side-sit-mermaid-reformer')] : []),
+  ],
   rank: (choice) => Number(withSlug('roll-down-beside')(choice)),
 });

@@ -1,5 +1,5 @@
 import { effortOfExercise } from '../body/load/option-load.ts';
-import { leadsTo, type Exercise } from '../movement/exercise.ts';
+import { leadsTo, movesOf, type Exercise } from '../movement/exercise.ts';
 import {
   BODY_PART_WORDS,
   capital,
@@ -88,7 +88,7 @@ function themes(exercise: Exercise, wishes: DraftWishes): string[] {
       .filter((part) => exercise.bodyParts.includes(part))
       .map((part) => BODY_PART_WORDS[part]),
     ...wishes.directions
-      .filter((id) => exercise.moves.some((move) => move === id.split('-')[0]))
+      .filter((id) => movesOf(exercise).some((move) => move === id.split('-')[0]))
       .map((id) => DIRECTION_WORDS[id]),
   ];
   return words.length > 0 ? [`your theme, ${listWords(words)}`] : [];
@@ -210,7 +210,9 @@ const WAY_WORDS = {
 
 /** What it does that the one before it did not. */
 function added(exercise: Exercise, last: Exercise): string[] {
-  const ways = exercise.moves.filter((move) => move !== 'still' && !last.moves.includes(move));
+  const ways = movesOf(exercise).filter(
+    (move) => move !== 'still' && !movesOf(last).includes(move),
+  );
   const [way] = ways.flatMap((move) => (move === 'still' ? [] : [WAY_WORDS[move]]));
   if (way) return [way];
   const more = effortOfExercise(exercise) - effortOfExercise(last);
@@ -219,8 +221,8 @@ function added(exercise: Exercise, last: Exercise): string[] {
 
 /** One of few that go some way are there for it. */
 function rare(exercise: Exercise, others: readonly Exercise[]): string[] {
-  return exercise.moves.flatMap((move) => {
-    if (move === 'still' || others.filter(({ moves }) => moves.includes(move)).length > 1)
+  return movesOf(exercise).flatMap((move) => {
+    if (move === 'still' || others.filter((each) => movesOf(each).includes(move)).length > 1)
       return [];
     return [`${WAY_WORDS[move]}, which little else does here`];
   });

@@ -207,6 +207,11 @@ export function optionOf(exercise: Exercise, number: number): Option {
   return found ?? standardOption(exercise);
 }
 
+/** Which ways the spine goes: a rung can move otherwise than its exercise. The standard one where none is named. */
+export function movesOf(exercise: Exercise, option = standardOption(exercise)): Exercise['moves'] {
+  return option.moves ?? exercise.moves;
+}
+
 /** The kind of repetition that an option is done in, which sets its pace. */
 export function tempoOf(
   exercise: Pick<Exercise, 'tempo'>,

@@ -10,6 +10,8 @@ export interface Choosable {
   workS: number;
   effort: number;
   spineLoad: number;
+  /** Which ways the spine goes. */
+  moves: Exercise['moves'];
 }
 
 export type ChoiceTest = (choice: Choosable) => boolean;

@@ -5,9 +5,9 @@ import type { Choosable } from './draft-rows.ts';
 export const MOVES = ['round', 'arch', 'turn', 'side'] as const;
 
 /** Seconds that a choice goes one way; several moves share its time. */
-export function movedS({ exercise, workS }: Choosable, move: SpineMove): number {
-  const moves: readonly SpineMove[] = exercise.moves.filter((each) => each !== 'still');
-  return moves.includes(move) ? workS / moves.length : 0;
+export function movedS({ moves, workS }: Choosable, move: SpineMove): number {
+  const going: readonly SpineMove[] = moves.filter((each) => each !== 'still');
+  return going.includes(move) ? workS / going.length : 0;
 }
 
 /** Seconds that a choice goes anywhere. */

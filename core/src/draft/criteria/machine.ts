@@ -1,9 +1,8 @@
 import { changedParts, gearAfter, springsChanged, type Gear } from '../../movement/gear.ts';
+import { isOverTheBar } from '../../movement/over-the-bar.ts';
 import { BY_FEET } from '../choice-tests.ts';
 import { criterion, rounded, shareAt, type Criterion, type Drafted } from './drafted.ts';
 
-/** With the hands on the bar all the time: no standing work. */
-const ON_THE_BAR: readonly string[] = ['elephant', 'carriage-cat'];
 const FEET_S = 240;
 const MOST = { changes: 3, springs: 2.4, turns: 7 } as const;
 const KNEELS_FROM = 0.3;
@@ -17,7 +16,7 @@ export function machineCriteria(drafted: Drafted): Criterion[] {
     .filter(({ exercise }) => BY_FEET.includes(exercise ?? ''))
     .reduce((sum, { durationS }) => sum + durationS, 0);
   const isUp = ({ exercise, position }: (typeof done)[number]) =>
-    position === 'standing' && !ON_THE_BAR.includes(exercise ?? '');
+    position === 'standing' && !isOverTheBar(exercise ?? '');
   const stands = done.findIndex(isUp);
   const down = stands < 0 ? [] : done.slice(stands).filter(({ position }) => position === 'supine');
   const soon = done.filter(

@@ -1,4 +1,4 @@
-import type { Exercise } from '../../movement/exercise.ts';
+import { movesOf, type Exercise } from '../../movement/exercise.ts';
 import { isWork } from '../../review/draft-rows.ts';
 import { rungsTo } from '../rungs.ts';
 import type { DraftWishes } from '../wishes.ts';
@@ -39,7 +39,7 @@ export function servesTheme(
   return (
     bodyParts.some((part) => exercise.bodyParts.includes(part)) ||
     foundations.some((id) => exercise.teaches.some(({ foundation }) => foundation === id)) ||
-    directions.some((id) => exercise.moves.some((move) => move === id.split('-')[0]))
+    directions.some((id) => movesOf(exercise).some((move) => move === id.split('-')[0]))
   );
 }
 

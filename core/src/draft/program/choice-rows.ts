@@ -18,6 +18,7 @@ export interface ChoiceSetting {
 
 /** Rows of a linear program, said in terms of choices. */
 export class ChoiceRows<Choice extends Choosable> implements DraftRows {
+  private readonly isNoLater: (one: Choice, than: Choice) => boolean;
   readonly program: LinearProgram;
   readonly pool: readonly Choice[];
   readonly school: SchoolRules;
@@ -27,8 +28,14 @@ export class ChoiceRows<Choice extends Choosable> implements DraftRows {
   private missable = 0;
   private readonly places: ReadonlyMap<Choosable, number>;
 
-  constructor(program: LinearProgram, pool: readonly Choice[], setting: ChoiceSetting) {
+  constructor(
+    program: LinearProgram,
+    pool: readonly Choice[],
+    setting: ChoiceSetting,
+    isNoLater: (one: Choice, than: Choice) => boolean,
+  ) {
     this.program = program;
+    this.isNoLater = isNoLater;
     this.pool = pool;
     this.school = setting.school;
     this.group = setting.group;
@@ -67,9 +74,13 @@ export class ChoiceRows<Choice extends Choosable> implements DraftRows {
 
   wants(choice: Choosable, provides: ChoiceTest): void {
     const index = this.placeOf(choice);
-    const providers = this.pool.flatMap((other, at) =>
-      at !== index && provides(other) ? [variableOf(at)] : [],
+    const own = this.pool[index];
+    const all = this.pool.flatMap((other, at) =>
+      at !== index && provides(other) ? [{ other, name: variableOf(at) }] : [],
     );
+    const before = all.filter(({ other }) => own && this.isNoLater(other, own));
+    // Where a class is built so that nothing can stand before it, what comes behind it is better than nothing.
+    const providers = (before.length > 0 ? before : all).map(({ name }) => name);
     this.program.row(`${variableOf(index)}${providers.map((each) => ` - ${each}`).join('')} <= 0`);
   }
 

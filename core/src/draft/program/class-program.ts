@@ -2,6 +2,7 @@ import { rulesOf } from '../../plan/schools.ts';
 import { isWork, type ChoiceTest } from '../../review/draft-rows.ts';
 import type { Rule } from '../../review/rule.ts';
 import { RULES, rulesInForce } from '../../review/rules.ts';
+import type { Blueprint } from '../block.ts';
 import type { PlacedChoice } from '../blueprint.ts';
 import { ChoiceRows, variableOf } from './choice-rows.ts';
 import { LinearProgram } from './linear-program.ts';
@@ -38,12 +39,18 @@ export function classProgram(input: ProgramInput): string {
   });
   const holds = new Set(list.map(({ id }) => id));
   const { wishes, group } = input;
-  const rows: Rows = new ChoiceRows(program, pool, {
+  const setting = {
     school: rulesOf(wishes.school),
     group,
     targetS: wishes.targetS,
     lengthHolds: holds.has('length'),
-  });
+  };
+  const rows: Rows = new ChoiceRows(
+    program,
+    pool,
+    setting,
+    input.isOfFew ? () => true : standsNoLater(input.blueprint),
+  );
   if (holds.has('length')) {
     lengthRow(rows, input);
   }
@@ -75,6 +82,17 @@ export function classProgram(input: ProgramInput): string {
     });
   }
   return program.text();
+}
+
+/** In an earlier block, or in the same one where its order lets it. */
+function standsNoLater({ blocks }: Blueprint) {
+  const places = new Map(blocks.map(({ id }, at) => [id, at]));
+  const placeOf = ({ block }: PlacedChoice) => places.get(block) ?? 0;
+  return (one: PlacedChoice, than: PlacedChoice): boolean => {
+    if (one.block !== than.block) return placeOf(one) < placeOf(than);
+    const rank = blocks[placeOf(one)]?.rank;
+    return !rank || rank(one) <= rank(than);
+  };
 }
 
 /** An exercise stands in one block. */

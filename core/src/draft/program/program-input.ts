@@ -25,7 +25,9 @@ export interface ProgramInput {
   earlier: readonly (readonly string[])[];
   /** Sets of exercises that an earlier try showed not to go together. */
   notAgain?: readonly (readonly string[])[];
-  /** There is too little to choose from for three classes of their own, or for blocks with all that they are for. */
+  /**
+   * There is too little to choose from for three classes of their own, or for blocks with all that they are for,
+   * each thing behind what readies for it. */
   isOfFew?: boolean;
   /** All that there are when left out. */
   rules?: readonly Rule[];

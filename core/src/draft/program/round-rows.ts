@@ -26,7 +26,9 @@ export function roundRows(rows: Rows, { pool, blueprint }: ProgramInput): void {
   );
   const roundOf = (at: number) => `round${at}`;
   for (const block of goesRound) {
-    const own = settings.flatMap(([first], at) => (first?.choice.block === block ? [roundOf(at)] : []));
+    const own = settings.flatMap(([first], at) =>
+      first?.choice.block === block ? [roundOf(at)] : [],
+    );
     if (own.length > 1) program.row(`${own.join(' + ')} <= 1`);
   }
   for (const [at, held] of settings.entries()) {

@@ -1,6 +1,6 @@
 import { effortOf } from '../../body/load/option-load.ts';
 import type { Catalogue } from '../../movement/catalogue.ts';
-import type { Option } from '../../movement/exercise.ts';
+import { movesOf, type Option } from '../../movement/exercise.ts';
 import type { Position } from '../../movement/vocabulary.ts';
 import { occurrencesOf, type Pass } from '../occurrences.ts';
 import type { PauseItem, Plan } from '../plan.ts';
@@ -149,7 +149,7 @@ function layOutExercise(named: Named, walk: Walk): TimedItem {
     position: stance.position,
     endPosition: stance.endPosition,
     props: stance.props,
-    moves: option.moves ?? exercise.moves,
+    moves: movesOf(exercise, option),
     effort: effortOf(exercise, option),
     spineLoad: option.spineLoad ?? exercise.spineLoad,
     startS: 0,

@@ -1,10 +1,19 @@
+import { fullPose } from '../../body/shapes/index.ts';
+import type { Option } from '../../movement/exercise.ts';
 import { pairRule } from '../pair-rule.ts';
 import type { Placeable } from '../rule.ts';
 
 const isBackLift = ({ timed }: Placeable) =>
   timed.position === 'prone' && timed.moves.includes('arch');
-const isOneSided = ({ dose }: Placeable) => dose.sides !== 'none';
+/** A cheek that turns in between, over arms and legs that move together, is no lift of one side. */
+const isOneSided = ({ dose, option }: Placeable) =>
+  dose.sides === 'each' || (dose.sides !== 'none' && option.poses.some(hasUnlikeArms));
 const raisesOneArm = ({ exercise }: Placeable) => exercise.bodyParts.includes('shoulders');
+
+function hasUnlikeArms(pose: Option['poses'][number]): boolean {
+  const { right, left } = fullPose(pose);
+  return JSON.stringify(right.arm) !== JSON.stringify(left.arm);
+}
 
 export const bothThenOne = pairRule({
   id: 'both-then-one',

@@ -1,10 +1,11 @@
+import { isOverTheBar } from '../../movement/over-the-bar.ts';
 import { leaveOut, moveBeforeEach } from '../repairs.ts';
 import type { Placeable, Problem, Rule } from '../rule.ts';
 
 const lies = ({ timed }: Placeable) => timed.position === 'supine' || timed.position === 'prone';
 /** What is done standing before the machine, with all together, is no way down from it. */
 const standsOnIt = ({ timed, exercise }: Placeable) =>
-  timed.position === 'standing' && exercise.machine === 'reformer';
+  timed.position === 'standing' && exercise.machine === 'reformer' && !isOverTheBar(exercise.slug);
 
 const isLow = (each: Placeable) => lies(each) || each.timed.position === 'kneeling';
 const works = ({ exercise }: Placeable) => exercise.family !== 'release';

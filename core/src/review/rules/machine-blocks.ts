@@ -66,10 +66,10 @@ function forOneItem(context: RuleContext): Problem[] {
     const [before, after] = [worked[index - 1], worked[index + 1]];
     if (!before?.gear || !middle.gear || !after?.gear) return [];
     const changed = changedParts(before.gear, middle.gear);
+    // Where bar or loops stay otherwise behind it, the machine would be set anew without it too.
     const isBack =
       after.gear.springs !== undefined &&
-      springsChanged(before.gear, after.gear) === 0 &&
-      boxOf(before) === boxOf(after);
+      changedParts(before.gear, after.gear).every((part) => part === 'facing');
     if (!isBack || !changed.some((part) => SPRINGS_AND_BOX.includes(part))) return [];
     const others = worked.filter(
       (each) => each !== middle && springsChanged(each.gear, middle.gear) === 0,

@@ -36,8 +36,9 @@ export const needBeforeUse: Rule = {
       },
     },
   ],
-  draft(rows, standing) {
-    if (standing !== 'must') return;
+  draft(rows) {
+    // A published order readies for itself.
+    if (rows.school.rules['classic-order'] === 'must') return;
     const levels = levelsOf(rows);
     const levelOf = (choice: Choosable) => levels.get(choice) ?? Infinity;
     for (const choice of rows.pool) {

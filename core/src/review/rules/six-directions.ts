@@ -1,6 +1,6 @@
 import { effortOfExercise } from '../../body/load/option-load.ts';
 import { DIRECTIONS, type Direction } from '../../movement/directions.ts';
-import { optionOf, type Exercise } from '../../movement/exercise.ts';
+import { movesOf, type Exercise } from '../../movement/exercise.ts';
 import { capital, DIRECTION_WORDS, listWords } from '../../movement/words.ts';
 import { showClock } from '../../plan/show-time.ts';
 import { coverDirections } from '../coverage.ts';
@@ -117,11 +117,8 @@ function addOneOfEach(context: RuleContext, most: Direction): Repair[] {
 /** One exercise for all that is missing where there is one; else as few as it takes, the lightest first. */
 function addAsFewAsCover(context: RuleContext, moves: readonly (string | undefined)[]): Repair[] {
   const unused = unusedOf(context);
-  // As the group is shown it: a rung can move otherwise than its exercise.
-  const shown = (exercise: Exercise) =>
-    optionOf(exercise, exercise.standard).moves ?? exercise.moves;
   const gain = (exercise: Exercise, left: ReadonlySet<string | undefined>) =>
-    shown(exercise).filter((move) => left.has(move)).length;
+    movesOf(exercise).filter((move) => left.has(move)).length;
   const all = unused.filter((exercise) => gain(exercise, new Set(moves)) === moves.length);
   const chosen: Exercise[] = [];
   const left = new Set(moves);
@@ -131,7 +128,7 @@ function addAsFewAsCover(context: RuleContext, moves: readonly (string | undefin
       .sort((a, b) => gain(b, left) - gain(a, left) || effortOfExercise(a) - effortOfExercise(b));
     if (!best) break;
     chosen.push(best);
-    for (const move of shown(best)) left.delete(move);
+    for (const move of movesOf(best)) left.delete(move);
   }
   const edit = together(
     chosen.map((exercise) => addAt(context.plan, bestPlace(context, exercise), exercise)),

@@ -1,6 +1,6 @@
 import { effortOfExercise } from '../../body/load/option-load.ts';
 import { measuresOf } from '../../body/measures/measures-of.ts';
-import type { Exercise } from '../../movement/exercise.ts';
+import { movesOf, type Exercise } from '../../movement/exercise.ts';
 import type { SpineMove } from '../../movement/vocabulary.ts';
 import { addBeforeIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
 import type { Rule, Worked } from '../rule.ts';
@@ -52,8 +52,8 @@ export const stillBeforeBend: Rule = {
   draft(rows, standing) {
     if (standing !== 'must') return;
     for (const choice of rows.pool) {
-      if (!bendsLoaded(choice.exercise.moves, choice.exercise.spineLoad)) continue;
-      rows.wants(choice, ({ exercise }) => warmsBelly(exercise, exercise.moves));
+      if (!bendsLoaded(choice.moves, choice.spineLoad)) continue;
+      rows.wants(choice, ({ exercise, moves }) => warmsBelly(exercise, moves));
     }
   },
   find(context) {
@@ -74,7 +74,7 @@ export const stillBeforeBend: Rule = {
             ({ at, exercise, timed }) => at > bend.at && warmsBelly(exercise, timed.moves),
           );
           const gentle = unusedOf(context)
-            .filter((exercise) => warmsBelly(exercise, exercise.moves))
+            .filter((exercise) => warmsBelly(exercise, movesOf(exercise)))
             .sort(
               (a, b) =>
                 Number(b.position === bend.timed.position) -
