@@ -19,6 +19,25 @@ describe('both-then-one', () => {
     expect(of(['one-arm', 'both-arms'])[0]?.sentence).toContain('both sides of the back lift');
   });
 
+  it('takes no cheek that turns for a lift of one side, but arms that move apart', () => {
+    const turns = (poses: string[]) =>
+      makeExercise('turns', {
+        position: 'prone',
+        moves: ['arch'],
+        bodyParts: ['trunk-back', 'shoulders'],
+        dose: { kind: 'repetitions', count: 4, sides: 'alternating' },
+        options: [{ poses }, { poses }],
+      });
+    const found = (poses: string[]) =>
+      findingsOf(
+        'both-then-one',
+        makePlan([['turns', 'both-arms']]),
+        makeCatalogue([lift('both-arms', 'none'), turns(poses)]),
+      );
+    expect(found(['prone-kick-both'])).toEqual([]);
+    expect(found(['swimming'])).toHaveLength(1);
+  });
+
   it('has no wish where one of the two is not in the class', () => {
     expect(of(['one-arm'])).toEqual([]);
   });

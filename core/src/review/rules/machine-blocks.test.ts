@@ -10,6 +10,9 @@ const catalogue = makeCatalogue([
   machine('press', { springs: { heavy: 3 }, box: 'none' }),
   machine('press-too', { springs: { heavy: 2, light: 1 }, box: 'none' }),
   machine('pull', { springs: { light: 1 }, box: 'long' }),
+  machine('kneel', { springs: { medium: 1 }, bar: 'off', loops: 'short' }),
+  machine('scoot', { springs: { heavy: 1 }, bar: 'middle', loops: 'none' }),
+  machine('stretch', { springs: { medium: 1 }, bar: 'middle', loops: 'none' }),
   machine('pull-too', { springs: { light: 1 }, box: 'long' }),
 ]);
 const on = (slugs: string[]) => makePlan([slugs], { machine: 'reformer' });
@@ -27,8 +30,10 @@ describe('machine-blocks', () => {
   it('changes no springs for one exercise alone', () => {
     const alone = (slugs: string[]) => of(slugs).filter(({ key }) => key.startsWith('one'));
     expect(alone(['press', 'press-too', 'pull'])).toEqual([]);
+    // Loops and bar stay otherwise behind it: the machine would be set anew all the same.
+    expect(alone(['kneel', 'scoot', 'stretch'])).toEqual([]);
     expect(alone(['press', 'press-too', 'press'])[0]?.sentence).toBe(
-      'springs are changed for press too alone, and changed back behind it.',
+      'Springs are changed for press too alone, and changed back behind it.',
     );
   });
 

@@ -1,5 +1,5 @@
 import { changedParts, springsChanged, type GearPart } from '../../movement/gear.ts';
-import { listWords } from '../../movement/words.ts';
+import { capital, listWords } from '../../movement/words.ts';
 import { SET_UP } from '../../plan/timing/pace.ts';
 import { leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
 import type { Problem, Rule, RuleContext, Worked } from '../rule.ts';
@@ -78,7 +78,7 @@ function forOneItem(context: RuleContext): Problem[] {
       {
         key: `one ${middle.item.id}`,
         itemIds: [middle.item.id],
-        sentence: `${listWords(changed)} ${changed.length > 1 || changed[0] === 'springs' ? 'are' : 'is'} changed for ${middle.exercise.name} alone, and changed back behind it.`,
+        sentence: `${capital(listWords(changed))} ${changed.length > 1 || changed[0] === 'springs' ? 'are' : 'is'} changed for ${middle.exercise.name} alone, and changed back behind it.`,
         candidates: () => [
           ...moveAfterEach(context, middle, others.slice(0, 4)),
           ...others.slice(0, 3).flatMap((each) => moveBeforeEach(context, each, [middle])),

@@ -10,6 +10,7 @@ const catalogue = makeCatalogue([
   onMachine('feet', { family: 'hips', bodyParts: ['legs'] }),
   onMachine('jumps', { family: 'hips', bodyParts: ['legs'], options: jump }),
   onMachine('stand', { position: 'standing' }),
+  onMachine('elephant', { position: 'standing' }),
   onMachine('lie', { position: 'supine' }),
   onMachine('let-go', { position: 'supine', family: 'release' }),
 ]);
@@ -46,5 +47,7 @@ describe('levels', () => {
     );
     expect(of(['feet', 'lie', 'stand'])).toEqual([]);
     expect(of(['feet', 'stand', 'let-go'])).toEqual([]);
+    // Over the bar nobody has stood up yet.
+    expect(of(['feet', 'elephant', 'lie'])).toEqual([]);
   });
 });
