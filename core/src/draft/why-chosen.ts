@@ -202,8 +202,8 @@ function goesWith({ exercise, before, later, of, index }: Placed, group: Group):
 }
 
 const WAY_WORDS = {
-  round: 'rounds',
-  arch: 'arches',
+  round: 'rounds the back',
+  arch: 'arches the back',
   turn: 'turns both ways',
   side: 'bends to both sides',
 } as const;

@@ -10,6 +10,8 @@ import type { Item, Plan } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { describeItemDose } from '@wrenfern/core/plan/variants';
+import type { GearBlock } from '@wrenfern/core/room/gear-blocks';
+import { GEAR_PART_WORDS, gearWords, partWords } from '@wrenfern/core/room/gear-words';
 import type { WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue, useKnownExercises } from '../../../data/catalogue.tsx';
 import { analyseClass } from '../../../data/class-analysis.ts';
@@ -46,7 +48,7 @@ function Card({ proposal, lesson, wishes, onUse }: CardProps) {
   const now = useEditor((editor) => editor.plan);
   const edit = useEditor((editor) => editor.edit);
   const [plan, setPlan] = useState<Plan>(proposal.plan);
-  const { timeline, coverage, findings } = useMemo(
+  const { timeline, coverage, findings, gear } = useMemo(
     () => analyseClass(lesson, plan, catalogue),
     [lesson, plan, catalogue],
   );
@@ -66,6 +68,7 @@ function Card({ proposal, lesson, wishes, onUse }: CardProps) {
       </div>
       <p className="mt-1 font-semibold">
         {showClock(timeline.totalS)} of {showClock(timeline.targetS)} · {findings.length} to settle
+        {gear.length > 1 ? ` · gear ${gear.length} times` : ''}
       </p>
       <div className="my-3 flex flex-wrap gap-2">
         <Button look="main" onClick={use}>
@@ -103,6 +106,7 @@ function Card({ proposal, lesson, wishes, onUse }: CardProps) {
                     item={item}
                     plan={plan}
                     reason={proposal.reasons[item.id]}
+                    gear={gear.find(({ itemIds }) => itemIds[0] === item.id)}
                     lesson={lesson}
                     wishes={wishes}
                     onSwap={setPlan}
@@ -117,16 +121,27 @@ function Card({ proposal, lesson, wishes, onUse }: CardProps) {
   );
 }
 
+/** All of it at first, then what is changed. */
+function settingWords({ gear, changes }: GearBlock, machines: WholeClass['machines']): string {
+  const words =
+    changes.length > 0
+      ? changes.map((part) => `${GEAR_PART_WORDS[part]}: ${partWords(gear, part, machines)}`)
+      : gearWords(gear, machines);
+  return capital(words.join(' · '));
+}
+
 interface ItemProps {
   item: Item;
   plan: Plan;
   reason: string | undefined;
+  /** How the machine is set for it and what follows, where that changes here. */
+  gear: GearBlock | undefined;
   lesson: WholeClass;
   wishes: DraftWishes;
   onSwap: (plan: Plan) => void;
 }
 
-function ProposedItem({ item, plan, reason, lesson, wishes, onSwap }: ItemProps) {
+function ProposedItem({ item, plan, reason, gear, lesson, wishes, onSwap }: ItemProps) {
   const { catalogue, own } = useKnownExercises();
   const [isBusy, setBusy] = useState(false);
   if (item.kind === 'pause') {
@@ -163,6 +178,11 @@ function ProposedItem({ item, plan, reason, lesson, wishes, onSwap }: ItemProps)
   return (
     <li className="flex items-start gap-2 border-b border-line py-1">
       <span className="min-w-0 flex-1">
+        {gear ? (
+          <span className="mb-0.5 block text-[0.8125rem] leading-snug text-slate">
+            {settingWords(gear, lesson.machines)}
+          </span>
+        ) : null}
         <span className="block leading-snug font-semibold">
           {exercise.name}
           <span className="font-normal text-soft">
