@@ -5,6 +5,7 @@ import { DEPTH_WORDS, FOUNDATION_WORDS, someWords } from '../../movement/words.t
 import { plainLengthS } from '../../plan/timing/plain-length.ts';
 import { showClock } from '../../plan/show-time.ts';
 import { addBeforeIt, leaveOut, moveAfterEach, moveBeforeEach } from '../repairs.ts';
+import type { SchoolRules } from '../../plan/school.ts';
 import type { Choosable, DraftRows } from '../draft-rows.ts';
 import type { Group } from '../group.ts';
 import type { Problem, Rule, RuleContext, Worked } from '../rule.ts';
@@ -26,19 +27,18 @@ export const needBeforeUse: Rule = {
     {
       cost: 'needs',
       marks: {
-        leaves: (worked, { worked: all, group }) =>
-          all.flatMap((later) =>
-            deepNeeds(later, group)
+        leaves: (worked, context) =>
+          context.worked.flatMap((later) =>
+            deepNeeds(later, context)
               .filter((need) => teachesFor(worked.exercise, need) || isLike(worked, later))
               .map((need) => markOf(later, need)),
           ),
-        wants: (worked, { group }) => deepNeeds(worked, group).map((need) => markOf(worked, need)),
+        wants: (worked, context) => deepNeeds(worked, context).map((need) => markOf(worked, need)),
       },
     },
   ],
   draft(rows) {
-    // A published order readies for itself.
-    if (rows.school.rules['classic-order'] === 'must') return;
+    if (isInOrder(rows.school)) return;
     const levels = levelsOf(rows);
     const levelOf = (choice: Choosable) => levels.get(choice) ?? Infinity;
     for (const choice of rows.pool) {
@@ -56,7 +56,7 @@ export const needBeforeUse: Rule = {
     const problems: Problem[] = [];
     context.worked.forEach((worked, index) => {
       const before = context.worked.slice(0, index);
-      const [need] = deepNeeds(worked, context.group).filter(
+      const [need] = deepNeeds(worked, context).filter(
         ({ foundation, depth }) => (taught.get(foundation) ?? 0) < taughtDepthFor(depth),
       );
       if (need && !before.some((each) => isLike(each, worked))) {
@@ -78,10 +78,17 @@ type Need = Exercise['needs'][number];
 const DEEP = 2;
 
 /** What an exercise needs to be practised before it, but for what everybody who comes holds. */
-function deepNeeds(worked: Worked, group: Group): Need[] {
-  if (isEased(worked)) return [];
+function deepNeeds(
+  worked: Worked,
+  { group, school }: Pick<RuleContext, 'group' | 'school'>,
+): Need[] {
+  const isPublished = isInOrder(school) && worked.exercise.classicOrder !== undefined;
+  if (isEased(worked) || isPublished) return [];
   return unheldNeeds(worked.exercise, group);
 }
+
+/** A published order readies for itself; who is not ready leaves out. */
+const isInOrder = ({ rules }: SchoolRules) => rules['classic-order'] === 'must';
 
 const isDeep = ({ foundation, depth }: Need, group: Group) =>
   depth >= DEEP && foundation !== 'breath' && !group.holds(foundation, depth);
