@@ -25,6 +25,8 @@ export const NewClassBody = z.strictObject({
   title: PlanDetails.shape.title,
   startsAt: givenMoment,
   machine: Machine.default('mat'),
+  /** One group on the machines while the other is on the mat; then they change over. */
+  twoGroups: z.boolean().default(false),
   school: School.default('foundations-first'),
   targetS: PlanDetails.shape.targetS.default(3000),
   /** Takes the plan of another class of the studio, its machine and school with it. */

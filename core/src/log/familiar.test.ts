@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { familiarTo, FAMILIAR_WEEKS, latelyDone, type TaughtLesson } from './familiar.ts';
+import { familiarIn, familiarTo, FAMILIAR_WEEKS, latelyDone, type TaughtLesson } from './familiar.ts';
 
 const NOW = new Date('2026-11-30T18:00:00Z');
 const DAY_MS = 86_400_000;
@@ -34,6 +34,11 @@ describe('what a group knows', () => {
 
   it('is nothing where nobody comes', () => {
     expect(known([taught(7, ['clam'], 'asha')], [])).toEqual([]);
+  });
+
+  it('counts nothing as new where nobody is booked, and all of it where nobody did it', () => {
+    expect(familiarIn([], [])).toEqual({});
+    expect(familiarIn(['asha'], [])).toEqual({ familiar: new Set() });
   });
 });
 

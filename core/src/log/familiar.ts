@@ -34,6 +34,14 @@ export function familiarTo(
     .sort();
 }
 
+/** The same as a set, as all that looks at a class takes it; of nobody nothing is known, and then nothing counts as new. */
+export function familiarIn(
+  attendees: readonly unknown[],
+  familiar: readonly string[],
+): { familiar?: ReadonlySet<string> } {
+  return attendees.length > 0 ? { familiar: new Set(familiar) } : {};
+}
+
 /** How many of the last classes count as lately. */
 const LATELY_CLASSES = 3;
 

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { MACHINES } from '../movement/vocabulary.ts';
 import { emptyPlan, notOn } from './empty-plan.ts';
 import { Plan } from './plan.ts';
+import { isMixed } from './tracks.ts';
 
 describe('an empty class', () => {
   it.each(MACHINES)('on the %s is a plan that can be saved, with parts to fill', (machine) => {
@@ -10,6 +11,21 @@ describe('an empty class', () => {
     expect(plan.machine).toBe(machine);
     expect(plan.segments.at(0)?.name).toBe('Arrive');
     expect(plan.segments.length).toBeGreaterThan(2);
+  });
+});
+
+describe('an empty class of two groups', () => {
+  it('has a half at each place between what all do together', () => {
+    const wanted = { title: 'Both', machine: 'mat', school: 'classic', targetS: 3300 } as const;
+    const plan = emptyPlan({ ...wanted, changeOver: { durationS: 150 } });
+    expect(Plan.parse(plan)).toEqual(plan);
+    expect(isMixed(plan)).toBe(true);
+    expect(plan.segments.map(({ station }) => station)).toEqual([
+      undefined,
+      'reformer',
+      'mat',
+      undefined,
+    ]);
   });
 });
 

@@ -18,23 +18,36 @@ const PARTS: Record<Machine, readonly [id: string, name: string][]> = {
   ],
 };
 
+/** Of two groups: what all do together, and a half at each place. */
+const HALVES: Plan['segments'] = [
+  { id: 'together', name: 'Together', items: [] },
+  { id: 'machines', name: 'On the machines', station: 'reformer', items: [] },
+  { id: 'mat', name: 'On the mat', station: 'mat', items: [] },
+  { id: 'again', name: 'Together again', items: [] },
+];
+
 interface Beginning {
   title: string;
   machine: Machine;
   school: School;
   targetS: number;
+  /** Of two groups, which then are on both. */
+  changeOver?: Plan['changeOver'];
 }
 
 /** A class with its parts and nothing in them. */
-export function emptyPlan({ title, machine, school, targetS }: Beginning): Plan {
+export function emptyPlan({ title, machine, school, targetS, changeOver }: Beginning): Plan {
   return {
     format: 'wrenfern-plan/2',
     title,
-    machine,
+    machine: changeOver ? 'reformer' : machine,
     school,
     targetS,
     note: '',
-    segments: PARTS[machine].map(([id, name]) => ({ id, name, items: [] })),
+    ...(changeOver ? { changeOver } : {}),
+    segments: changeOver
+      ? HALVES.map((half) => ({ ...half, items: [] }))
+      : PARTS[machine].map(([id, name]) => ({ id, name, items: [] })),
   };
 }
 

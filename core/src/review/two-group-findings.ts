@@ -130,6 +130,8 @@ const isNew = ({ item, exercise }: Worked, familiar: ReadonlySet<string> | undef
 
 function newOnTheMat(input: TwoGroupInput): OpenFinding[] {
   const { plan, rules } = input;
+  // Of a group whose classes nobody logged, nothing is known.
+  if (rules.familiar?.size === 0) return [];
   const fresh = workedAt(input, 'mat').filter((each) => isNew(each, rules.familiar));
   if (fresh.length === 0) return [];
   const together = mixedParts(plan).before.at(-1);

@@ -55,6 +55,30 @@ describe('a class', () => {
     expect(copied.plan.segments[0]?.items[0]).toMatchObject({ exercise: 'plank' });
   });
 
+  it('is of two groups from the first where that is wanted, every week of it', async () => {
+    const made = await member.agent
+      .post('/api/classes')
+      .send({
+        title: 'Both',
+        startsAt: '2026-12-07T18:15:00Z',
+        twoGroups: true,
+        weeklyUntil: '2026-12-14',
+      })
+      .expect(201);
+    const { ids } = made.body as { ids: string[] };
+    expect(ids).toHaveLength(2);
+    for (const id of ids) {
+      const { plan } = await lessonOf(id);
+      expect(plan).toMatchObject({ machine: 'reformer', changeOver: { durationS: 150 } });
+      expect(plan.segments.flatMap(({ station }) => station ?? [])).toEqual(['reformer', 'mat']);
+    }
+    const refused = await member.agent
+      .post('/api/classes')
+      .send({ title: 'Both', startsAt: '2026-12-07T18:15:00Z', twoGroups: 'yes' });
+    expect(refused.status).toBe(422);
+    expect(JSON.stringify(refused.body)).toContain('twoGroups');
+  });
+
   it('has its day in the studio’s own zone', async () => {
     const response = await member.agent
       .post('/api/classes')

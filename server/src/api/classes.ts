@@ -2,7 +2,9 @@ import { Op, QueryTypes } from 'sequelize';
 import { emptyPlan } from '@wrenfern/core/plan/empty-plan';
 import { familiarTo, latelyDone } from '@wrenfern/core/log/familiar';
 import type { Plan } from '@wrenfern/core/plan/plan';
+import { USUAL_CHANGE_S } from '@wrenfern/core/plan/two-group-edits';
 import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
+import type { NewClassBody } from '@wrenfern/contract/classes';
 import { dayIn } from '@wrenfern/core/week/studio-time';
 import { STARTER_CLASSES } from '@wrenfern/library/starter-classes';
 import { closedRouter } from '../auth/closed-router.ts';
@@ -61,7 +63,7 @@ export function classesRouter() {
     const startsAt = new Date(wanted.startsAt);
     const dates = weeklyUntil ? weeklyFrom(startsAt, weeklyUntil, timeZone) : [startsAt];
     await needRoom(member, 'classes', dates.length);
-    const empty = emptyPlan(source ? { ...source.plan, title: wanted.title } : wanted);
+    const empty = emptyPlan(source ? { ...source.plan, title: wanted.title } : wantedPlan(wanted));
     const seriesId = weeklyUntil ? newSeries() : undefined;
     const ids = await makeClasses(
       member,
@@ -121,6 +123,10 @@ export function classesRouter() {
   });
 
   return router;
+}
+
+function wantedPlan({ twoGroups, ...wanted }: NewClassBody): Parameters<typeof emptyPlan>[0] {
+  return twoGroups ? { ...wanted, changeOver: { durationS: USUAL_CHANGE_S } } : wanted;
 }
 
 /** The plan of an earlier class for another day; what is to be done otherwise stands in its note. */

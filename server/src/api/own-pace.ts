@@ -1,7 +1,7 @@
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import { checkPlan, type Plan } from '@wrenfern/core/plan/plan';
 import { timeClass } from '@wrenfern/core';
-import { familiarTo } from '@wrenfern/core/log/familiar';
+import { familiarIn, familiarTo } from '@wrenfern/core/log/familiar';
 import { learnFromClasses, paceOf } from '@wrenfern/core/log/pace-from-classes';
 import { STEADY_PACE, type Pace } from '@wrenfern/core/plan/timing/pace';
 import { PLAIN_MACHINES } from '@wrenfern/core/room/machines';
@@ -55,7 +55,7 @@ export async function toLearnFrom(studio: Studio, teacherId?: string): Promise<T
       cupboard: studio.cupboard,
       machines: studio.machines ?? PLAIN_MACHINES,
       day: dayIn(studio.timeZone, row.startsAt),
-      familiar: new Set(familiarTo(before, personIds, row.startsAt)),
+      ...familiarIn(personIds, familiarTo(before, personIds, row.startsAt)),
     }).totalS;
   const { title, startsAt } = row;
   return {

@@ -1,3 +1,4 @@
+import { familiarIn } from '@wrenfern/core/log/familiar';
 import { analyse, type ClassContext } from '@wrenfern/core/analyse';
 import { pressedOn, tracksTaught, type TaughtTrack } from '@wrenfern/core/analysis/tracks-taught';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
@@ -22,7 +23,8 @@ type Known = Pick<WholeClass, 'attendees' | 'cupboard' | 'pace' | 'machines' | '
 
 /** Everything that follows from the plan is worked out once, and again when the teacher changes it on the way. */
 export function openWallRoom(known: Known, written: Plan, catalogue: Catalogue): WallRoom {
-  const context: ClassContext = { ...known, familiar: new Set(known.familiar) };
+  const { familiar, ...others } = known;
+  const context: ClassContext = { ...others, ...familiarIn(known.attendees, familiar) };
   const events = new Map<string, LiveEvent>();
   if (!isMixed(written)) {
     const attendees = known.attendees.map((attendee) => eachTime(attendee, written));

@@ -1,3 +1,4 @@
+import { familiarIn } from '@wrenfern/core/log/familiar';
 import { analyse } from '@wrenfern/core/analyse';
 import { createCatalogue, type Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Exercise } from '@wrenfern/core/movement/exercise';
@@ -40,7 +41,7 @@ export function readinessOf({ plan, own, familiar, ...context }: ReadinessInput)
     own.length === 0 ? builtInCatalogue : createCatalogue([...builtInExercises, ...own]);
   const { timeline, findings, coverage, options } = analyse(plan, catalogue, {
     ...context,
-    familiar: new Set(familiar),
+    ...familiarIn(context.attendees, familiar),
   });
   const whoDoesNotFit = (chosen: OptionsPlan) => {
     const { attendees, day } = context;

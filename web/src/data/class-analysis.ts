@@ -6,6 +6,7 @@ import {
   type Analysis,
   type ClassContext,
 } from '@wrenfern/core';
+import { familiarIn } from '@wrenfern/core/log/familiar';
 import type { Catalogue } from '@wrenfern/core/movement/catalogue';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import type { Timeline } from '@wrenfern/core/plan/timing/timeline';
@@ -22,7 +23,7 @@ export function contextOf(known: Known): ClassContext {
     cupboard: known.cupboard,
     attendees: known.attendees,
     day: known.day,
-    familiar: new Set(known.familiar),
+    ...familiarIn(known.attendees, known.familiar),
   };
 }
 

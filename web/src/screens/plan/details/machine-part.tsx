@@ -8,17 +8,10 @@ import { isMixed } from '@wrenfern/core/plan/tracks';
 import { makeOneGroup, makeTwoGroups } from '@wrenfern/core/plan/two-group-edits';
 import { useCatalogue } from '../../../data/catalogue.tsx';
 import { Button } from '../../../parts/button.tsx';
+import { ON_CHOICES, type On } from '../../../parts/on-choices.ts';
 import { SegmentedRadio } from '../../../parts/segmented-radio.tsx';
 import { Stepper } from '../../../parts/stepper.tsx';
 import { useEditor } from '../editor/plan-context.tsx';
-
-type On = Machine | 'both';
-
-const CHOICES: { value: On; name: string }[] = [
-  { value: 'mat', name: 'Mat' },
-  { value: 'reformer', name: 'Reformer' },
-  { value: 'both', name: 'Both' },
-];
 
 /** What the class is on. Changing names what does not exist there, before anything is left out. */
 export function MachinePart() {
@@ -55,7 +48,7 @@ export function MachinePart() {
   const now: On = isMixed(plan) ? 'both' : plan.machine;
   return (
     <section aria-label="Mat or machine" className="flex flex-col gap-2">
-      <SegmentedRadio label="On" choices={CHOICES} value={now} onChange={choose} />
+      <SegmentedRadio label="On" choices={ON_CHOICES} value={now} onChange={choose} />
       {isMixed(plan) ? (
         <div className="flex flex-col gap-2">
           <p className="text-[0.8125rem] text-soft">
