@@ -98,3 +98,14 @@ test('a class for all becomes one of two groups, and is drafted as such', async 
   await expect(machines.getByText('Footwork', { exact: true }).first()).toBeVisible();
   await expect(page.getByTestId('save-state')).toContainText('Saved');
 });
+
+test('a new class is of two groups from the first', async ({ page }) => {
+  await enterDemo(page);
+  await page.getByRole('button', { name: 'New class' }).first().click();
+  const form = page.getByRole('dialog');
+  await form.getByText('Both', { exact: true }).click();
+  await expect(form.getByLabel('Name')).toHaveAttribute('placeholder', /mat and reformer$/);
+  await form.getByRole('button', { name: 'Make it and plan' }).click();
+  await expect(page.getByRole('region', { name: 'On the machines' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'On the mat' })).toBeVisible();
+});
