@@ -175,14 +175,34 @@ function isTop(exercise: Exercise, of: readonly Exercise[]): boolean {
   );
 }
 
+/** Effort from which something is let go of. */
+const WORK = 1;
+
+/** What worked most of what is stretched, and of equals the last. */
+function workedMost({ bodyParts }: Exercise, before: readonly Exercise[]): Exercise | undefined {
+  const shared = (each: Exercise) =>
+    each.bodyParts.filter((part) => bodyParts.includes(part)).length;
+  return before
+    .filter(
+      (each) => each.family !== 'release' && effortOfExercise(each) >= WORK && shared(each) > 0,
+    )
+    .reduce<Exercise | undefined>((most, each) => {
+      const isMore =
+        !most ||
+        shared(each) > shared(most) ||
+        (shared(each) === shared(most) && effortOfExercise(each) >= effortOfExercise(most));
+      return isMore ? each : most;
+    }, undefined);
+}
+
 /** What it goes with in this class: what it lets go of, builds on, answers, readies for, or adds to the one before. */
 function goesWith({ exercise, before, later, of, index }: Placed, group: Group): string[] {
-  const worked = before.findLast(
-    ({ family, bodyParts }) =>
-      family !== 'release' && bodyParts.some((part) => exercise.bodyParts.includes(part)),
-  );
   if (exercise.closing) return [];
-  if (exercise.family === 'release') return [worked ? `lets go after ${worked.name}` : 'lets go'];
+  if (exercise.family === 'release') {
+    // What stands beside it in its block comes to mind before anything that is further back.
+    const worked = workedMost(exercise, of.slice(0, index)) ?? workedMost(exercise, before);
+    return [worked ? `lets go after ${worked.name}` : 'lets go'];
+  }
   // Everybody has arrived on the machine when the footwork begins: that is no part of it.
   const part = before.findLast(
     (each) =>
