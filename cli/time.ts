@@ -2,7 +2,7 @@ import { fitClass } from '@wrenfern/core';
 import { sayChange } from '@wrenfern/core/fit/fit-repairs';
 import { inOneGo } from '@wrenfern/core/fit/fit-to-time';
 import { ClassStyle } from '@wrenfern/core/plan/class-style';
-import { applyEdit } from '@wrenfern/core/plan/edits';
+import { applyEdit } from '@wrenfern/core/plan/apply-edit';
 import type { Person } from '@wrenfern/core/people/person';
 import type { Plan } from '@wrenfern/core/plan/plan';
 import { showClock } from '@wrenfern/core/plan/show-time';

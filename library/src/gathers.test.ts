@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { applyEdit } from '@wrenfern/core/plan/edits';
+import { applyEdit } from '@wrenfern/core/plan/apply-edit';
 import { exerciseItemsOf, type Plan } from '@wrenfern/core/plan/plan';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import { groupOf } from '@wrenfern/core/review/group';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { analyse } from '@wrenfern/core';
-import { applyEdit } from '@wrenfern/core/plan/edits';
+import { applyEdit } from '@wrenfern/core/plan/apply-edit';
 import { checkPlan, Plan, SCHOOL_IDS } from '@wrenfern/core/plan/plan';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';
 import { reviewOrder } from '@wrenfern/core/review/review';

@@ -5,7 +5,7 @@ import { writeMarkdown } from '@wrenfern/core/formats/plan-markdown';
 import { readNotes } from '@wrenfern/core/formats/read-notes';
 import { chooseOptions } from '@wrenfern/core/people/choose-options';
 import { Person } from '@wrenfern/core/people/person';
-import { applyEdit } from '@wrenfern/core/plan/edits';
+import { applyEdit } from '@wrenfern/core/plan/apply-edit';
 import { checkPlan, Plan, type ExerciseItem } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { timePlan } from '@wrenfern/core/plan/timing/time-plan';

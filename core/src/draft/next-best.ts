@@ -3,7 +3,8 @@ import { listWords, BODY_PART_WORDS, POSITION_WORDS } from '../movement/words.ts
 import { groupOf } from '../review/group.ts';
 import { reviewOrder } from '../review/review.ts';
 import { newItem } from '../review/running-order.ts';
-import { applyEdit, type Edit } from '../plan/edits.ts';
+import { applyEdit } from '../plan/apply-edit.ts';
+import type { Edit } from '../plan/edits.ts';
 import { placeOf, type ExerciseItem, type Plan } from '../plan/plan.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 import { poolOf, type Choice, type DraftContext } from './pool.ts';

@@ -27,7 +27,7 @@ interface Placed {
   later: readonly Exercise[];
 }
 
-/** Two things are as much as anybody reads; of an arrival one is enough. */
+/** Two things are as much as anybody reads; of an arrival and of the end one is enough. */
 const REASONS = 2;
 
 /** Why each item is in the class, by item id, as a teacher would say it: what was asked for, its place, what it goes with. */
@@ -46,11 +46,13 @@ export function whyChosen(
         ...goesWith(placed, group),
         ...worksOn(placed.exercise),
       ];
-      const most = placed.block === 'arrive' ? 1 : REASONS;
+      const most = placed.block === 'arrive' || isEnd(placed) ? 1 : REASONS;
       return [placed.id, `${capital(reasons.slice(0, most).join('; '))}.`];
     }),
   );
 }
+
+const isEnd = ({ block, index, of }: Placed) => block === 'close' && index === of.length - 1;
 
 function placedIn(plan: Plan, catalogue: DraftContext['catalogue']): Placed[] {
   const all = plan.segments.flatMap((segment) => {

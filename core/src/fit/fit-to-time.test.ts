@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { analyse, fitClass } from '../analyse.ts';
-import { applyEdit } from '../plan/edits.ts';
+import { applyEdit } from '../plan/apply-edit.ts';
 import type { Plan } from '../plan/plan.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 import { makeCatalogue } from '../testing/make-exercise.ts';

@@ -1,4 +1,4 @@
-import { applyEdit } from '../plan/edits.ts';
+import { applyEdit } from '../plan/apply-edit.ts';
 import { planAsOccurrences } from '../plan/occurrences.ts';
 import type { Plan } from '../plan/plan.ts';
 import { whatStands, type LiveEvent } from './events.ts';

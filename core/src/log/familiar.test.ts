@@ -1,5 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { familiarIn, familiarTo, FAMILIAR_WEEKS, latelyDone, type TaughtLesson } from './familiar.ts';
+import {
+  familiarIn,
+  familiarTo,
+  FAMILIAR_WEEKS,
+  latelyDone,
+  type TaughtLesson,
+} from './familiar.ts';
 
 const NOW = new Date('2026-11-30T18:00:00Z');
 const DAY_MS = 86_400_000;

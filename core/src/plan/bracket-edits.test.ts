@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { makePlan } from '../testing/make-plan.ts';
 import { bracketMates, dissolve, gather, gatherBehind } from './bracket-edits.ts';
-import { applyEdit, type Edit } from './edits.ts';
+import { applyEdit } from './apply-edit.ts';
+import type { Edit } from './edits.ts';
 import type { Plan } from './plan.ts';
 
 const plan = makePlan([['tilt', 'clam', 'lift', 'reach'], ['rest']]);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { applyEdit, type Edit } from '../plan/edits.ts';
+import { applyEdit } from '../plan/apply-edit.ts';
+import type { Edit } from '../plan/edits.ts';
 import { Plan } from '../plan/plan.ts';
 import { makeExercise } from '../testing/make-exercise.ts';
 import { addBehind, flatIds, headerId, nudge, placeNew, placeRow, rowId } from './arrange-rows.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { applyEdit } from '../plan/edits.ts';
+import { applyEdit } from '../plan/apply-edit.ts';
 import type { Plan } from '../plan/plan.ts';
 import { SCHOOL_IDS } from '../plan/plan.ts';
 import { standingOf } from '../plan/school.ts';

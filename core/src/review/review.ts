@@ -1,4 +1,5 @@
-import { applyEdit, type Edit } from '../plan/edits.ts';
+import { applyEdit } from '../plan/apply-edit.ts';
+import type { Edit } from '../plan/edits.ts';
 import type { Plan } from '../plan/plan.ts';
 import { speaksIn } from './class-kind.ts';
 import type { Timeline } from '../plan/timing/timeline.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { analyse, repairsOf } from '../analyse.ts';
-import { applyEdit } from '../plan/edits.ts';
+import { applyEdit } from '../plan/apply-edit.ts';
 import type { Plan } from '../plan/plan.ts';
 import { Person } from '../people/person.ts';
 import type { HandChoice } from '../people/choice.ts';

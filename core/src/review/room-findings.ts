@@ -1,7 +1,7 @@
 import { listWords, PROP_WORDS } from '../movement/words.ts';
 import type { Attendee } from '../people/attendee.ts';
 import type { OptionsPlan } from '../people/choose-options.ts';
-import { applyEdit } from '../plan/edits.ts';
+import { applyEdit } from '../plan/apply-edit.ts';
 import { offeredOptions, type Plan } from '../plan/plan.ts';
 import { showClock } from '../plan/show-time.ts';
 import type { PropNeed } from '../room/props.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { analyse, repairsOf } from '../analyse.ts';
 import { Person } from '../people/person.ts';
-import { applyEdit } from '../plan/edits.ts';
+import { applyEdit } from '../plan/apply-edit.ts';
 import { makeCatalogue, makeExercise } from '../testing/make-exercise.ts';
 import { makePlan } from '../testing/make-plan.ts';
 

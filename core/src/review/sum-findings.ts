@@ -2,7 +2,7 @@ import { listWords } from '../movement/words.ts';
 import type { Attendee } from '../people/attendee.ts';
 import type { OptionsPlan } from '../people/choose-options.ts';
 import { classVerdicts, minutesOf, type OverSum } from '../people/class-verdict.ts';
-import { applyEdit } from '../plan/edits.ts';
+import { applyEdit } from '../plan/apply-edit.ts';
 import type { Plan } from '../plan/plan.ts';
 import { addAfterIt, leaveOut, moveAfterEach } from './repairs.ts';
 import type { OpenFinding, Repair, RuleContext, Worked } from './rule.ts';

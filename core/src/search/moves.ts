@@ -1,4 +1,5 @@
-import { applyEdit, type Edit } from '../plan/edits.ts';
+import { applyEdit } from '../plan/apply-edit.ts';
+import type { Edit } from '../plan/edits.ts';
 import { itemsOf, type Item, type Plan } from '../plan/plan.ts';
 import { moveBehind, together } from '../review/repairs.ts';
 

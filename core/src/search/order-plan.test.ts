@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { applyEdit } from '../plan/edits.ts';
+import { applyEdit } from '../plan/apply-edit.ts';
 import { SCHOOLS } from '../plan/schools.ts';
 import { GEAR_SECONDS } from '../plan/timing/gear-seconds.ts';
 import { itemsOf, Plan } from '../plan/plan.ts';

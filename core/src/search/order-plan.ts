@@ -1,7 +1,7 @@
 import { isMixed } from '../plan/tracks.ts';
 import { listWords } from '../movement/words.ts';
 import type { Edit } from '../plan/edits.ts';
-import { applyEdit } from '../plan/edits.ts';
+import { applyEdit } from '../plan/apply-edit.ts';
 import type { Plan } from '../plan/plan.ts';
 import { COST_IDS, type CostId } from '../plan/school.ts';
 import { teachesAwareness } from '../movement/exercise.ts';

@@ -3,7 +3,7 @@ import { groupOf } from '../review/group.ts';
 import { reviewOrder } from '../review/review.ts';
 import type { OpenFinding } from '../review/rule.ts';
 import type { Attendee } from '../people/attendee.ts';
-import { applyEdit } from '../plan/edits.ts';
+import { applyEdit } from '../plan/apply-edit.ts';
 import type { Plan } from '../plan/plan.ts';
 import { timePlan } from '../plan/timing/time-plan.ts';
 

@@ -1,5 +1,6 @@
 import type { PlacedChoice } from '../blueprint.ts';
 import { variableOf } from './choice-rows.ts';
+import { alikeInBlocks } from './alike-in-blocks.ts';
 import { gearOfChoice } from '../choice-tests.ts';
 import { BLOCK_COST } from './block-rows.ts';
 import type { ProgramInput, Rows } from './program-input.ts';
@@ -24,21 +25,6 @@ export function gearRows(rows: Rows, { pool, wishes }: ProgramInput): void {
   const most = SETTINGS.atLeast + Math.floor((wishes.targetS / 600) * SETTINGS.in10Min);
   rows.program.positive('manySettings', BLOCK_COST.lacking);
   rows.program.row(`${settings.join(' + ')} - manySettings <= ${most}`);
-}
-
-/** Those of each block that are alike in something; what asks for nothing of it leaves it as it stands. */
-export function alikeInBlocks(
-  pool: readonly PlacedChoice[],
-  keyOf: (choice: PlacedChoice) => unknown,
-): { index: number; choice: PlacedChoice }[][] {
-  const held = new Map<string, { index: number; choice: PlacedChoice }[]>();
-  pool.forEach((choice, index) => {
-    const key = JSON.stringify(keyOf(choice) ?? {});
-    if (key === '{}') return;
-    const inBlock = `${choice.block} ${key}`;
-    held.set(inBlock, [...(held.get(inBlock) ?? []), { index, choice }]);
-  });
-  return [...held.values()];
 }
 
 /** Every prop that the class uses is laid out, fetched and put away. */

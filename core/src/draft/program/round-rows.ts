@@ -1,7 +1,7 @@
 import { ROUND_MORE_S, type PlacedChoice } from '../blueprint.ts';
 import { gearOfChoice } from '../choice-tests.ts';
 import { variableOf } from './choice-rows.ts';
-import { alikeInBlocks } from './gear-rows.ts';
+import { alikeInBlocks } from './alike-in-blocks.ts';
 import type { ProgramInput, Rows } from './program-input.ts';
 
 /** Less than another exercise and the setting for it. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { applyEdit } from '../../plan/edits.ts';
+import { applyEdit } from '../../plan/apply-edit.ts';
 import { itemsOf, type Plan } from '../../plan/plan.ts';
 import { makeCatalogue } from '../../testing/make-exercise.ts';
 import { makePlan } from '../../testing/make-plan.ts';

@@ -3,7 +3,7 @@ import { isTwoSided } from '@wrenfern/core/movement/dose';
 import { capital } from '@wrenfern/core/movement/words';
 import { bracketMates, dissolve, gatherBehind } from '@wrenfern/core/plan/bracket-edits';
 import { bracketWords } from '@wrenfern/core/plan/bracket-words';
-import { applyEdit } from '@wrenfern/core/plan/edits';
+import { applyEdit } from '@wrenfern/core/plan/apply-edit';
 import type { Bracket, Item } from '@wrenfern/core/plan/plan';
 import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';

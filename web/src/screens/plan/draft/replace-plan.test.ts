@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { applyEdit } from '@wrenfern/core/plan/edits';
+import { applyEdit } from '@wrenfern/core/plan/apply-edit';
 import { Plan } from '@wrenfern/core/plan/plan';
 import { replacePlan } from './replace-plan.ts';
 

@@ -1,5 +1,6 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import { applyEdit, type Edit, type EditRefusal } from '@wrenfern/core/plan/edits';
+import { applyEdit, type EditRefusal } from '@wrenfern/core/plan/apply-edit';
+import type { Edit } from '@wrenfern/core/plan/edits';
 import { Plan as PlanSchema, type Plan } from '@wrenfern/core/plan/plan';
 import { createAutosave, type SaveState, type Unsaved } from '../../../data/autosave.ts';
 import { SavedPlan } from '@wrenfern/contract/classes';

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { copyOf, makePlan } from '../testing/make-plan.ts';
-import { applyEdit, type Edit } from './edits.ts';
+import { applyEdit } from './apply-edit.ts';
+import type { Edit } from './edits.ts';
 import { itemsOf, Plan, type Item } from './plan.ts';
 
 const plan = makePlan([
