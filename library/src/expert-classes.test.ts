@@ -27,6 +27,9 @@ describe.each(EXPERT_CLASSES)('the order of $name', ({ plan, fair }) => {
     status,
     gap,
     moves,
+    nowS,
+    bestS,
+    brokenNow,
     plan: ordered,
   } = orderPlan({
     plan,
@@ -39,6 +42,22 @@ describe.each(EXPERT_CLASSES)('the order of $name', ({ plan, fair }) => {
     expect(status).toBe('proved best');
     expect(gap).toBeLessThan(0.05);
     expect(moves.length).toBeLessThanOrEqual(3);
+  });
+
+  it('proposes nothing that costs more than the class of today', () => {
+    expect(moves.length === 0 || bestS < nowS || brokenNow > 0).toBe(true);
+    const own = catalogue.all.filter(({ machine }) => machine === 'reformer');
+    const isOwn = (slug: string) => own.some((exercise) => exercise.slug === slug);
+    const machine = exerciseItemsOf(ordered).flatMap(({ exercise }) =>
+      isOwn(exercise) ? [exercise] : [],
+    );
+    // Common practice: footwork first, and nobody is on hands and knees again behind the scooter.
+    if (machine.includes('footwork')) {
+      expect(machine.filter((slug) => slug !== 'carriage-breath')[0]).toBe('footwork');
+    }
+    if (machine.includes('scooter') && machine.includes('knee-stretch')) {
+      expect(machine.indexOf('knee-stretch')).toBeLessThan(machine.indexOf('scooter'));
+    }
   });
 
   it('is told nothing new, and a whole class begins and ends as it did', () => {

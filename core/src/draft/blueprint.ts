@@ -55,7 +55,9 @@ export function climbing(
   }
   const others = blocks.filter((block) => block !== own);
   const behindHands = others.findIndex(({ id }) => id === 'hands') + 1;
-  const later = behindHands || others.findIndex((_, index) => startOf(others, index) >= HALF);
+  const late = others.findIndex((_, index) => startOf(others, index) >= HALF);
+  // Before the close at the latest.
+  const later = behindHands || (late < 0 ? others.length - 1 : late);
   // A block that turns over once, or is set up once, stays one: all of it comes later.
   if (own && (machine === 'reformer' || own.isSeries)) {
     const top = toppedBy(own, isGoal, goal);

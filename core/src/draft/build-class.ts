@@ -94,7 +94,7 @@ function bracketed(
     const held = segment.items.filter((item) => item.kind === 'exercise');
     const isRound = held.some(goesRound);
     const within = new Set(held.filter(isRound ? goesRound : turnsOver).map((item): Item => item));
-    if (within.size < 2) return segment;
+    if (within.size < 2 || (isRound && !standTogether(segment.items, within))) return segment;
     brackets.push(
       isRound
         ? { kind: 'rounds', id, times: block?.rounds ?? 2 }
@@ -104,6 +104,12 @@ function bracketed(
     return { ...segment, items };
   });
   return brackets.length > 0 ? { ...plan, segments, brackets } : plan;
+}
+
+/** Where something else came between, one round would be several of one thing each. */
+function standTogether(items: readonly Item[], within: ReadonlySet<Item>): boolean {
+  const first = items.findIndex((item) => within.has(item));
+  return items.slice(first, first + within.size).every((item) => within.has(item));
 }
 
 /** A minute to breathe and drink where the blueprint has one. */

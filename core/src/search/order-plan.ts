@@ -249,12 +249,17 @@ function conclude(
   const worthS = worthOf(input);
   const isBetter = found.costS < now.costS - worthS || now.breaks > 0;
   const today = problem.stretches.flat();
-  const units =
+  const nearer =
     isBetter && Number.isFinite(found.costS)
       ? withoutNewFindings(input, problem, nearToday(problem, found, today, worthS))
       : today;
+  // Step by step back to today little is given up each time, and at last there may be nothing left that is gained.
+  const after = scoreOrder(problem, nearer);
+  const isWorthIt =
+    input.isUnordered || after.breaks < now.breaks || after.costS < now.costS - worthS;
+  const units = isWorthIt ? nearer : today;
   const best = scoreOrder(problem, units);
-  const target = isBetter ? reorder(plan, idsInOrder(plan, problem, units)) : plan;
+  const target = isBetter && isWorthIt ? reorder(plan, idsInOrder(plan, problem, units)) : plan;
   const moves = movesBetween(plan, target, input.locks?.pinned);
   const foundS = Math.min(found.costS, best.costS);
   const missing = Math.max(0, foundS - bound);

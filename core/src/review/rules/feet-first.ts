@@ -12,15 +12,31 @@ function isForTheFeet({ machine, family, position, bodyParts, options }: Exercis
     family === 'hips' &&
     position === 'supine' &&
     bodyParts.includes('legs') &&
-    !options.some(({ demands }) => demands.includes('jump'))
+    // In the loops the legs hang; they press against nothing.
+    options.every(
+      ({ demands, settings }) =>
+        !demands.includes('jump') && (settings?.loops ?? 'none') === 'none',
+    )
   );
 }
 
+/** All work on the machine stands behind the feet, where there is footwork. */
+function standsBehindFeet(worked: Worked): boolean {
+  const { exercise, timed } = worked;
+  return isMachineWork(worked) && timed.effort >= WORK && !isForTheFeet(exercise);
+}
+
 /** What a body that has not pressed with its feet is not ready for on a moving carriage. */
-function wantsFeetFirst({ exercise, timed, option }: Worked): boolean {
-  if (exercise.machine !== 'reformer' || exercise.family === 'release') return false;
+function wantsFeetFirst(worked: Worked): boolean {
+  const { timed, option } = worked;
+  if (!isMachineWork(worked)) return false;
   return timed.position === 'standing' || option.demands.includes('jump') || timed.effort >= HARD;
 }
+
+const isMachineWork = ({ exercise: { machine, family } }: Worked) =>
+  machine === 'reformer' && family !== 'release' && family !== 'awareness';
+
+const WORK = 1;
 
 const HARD = 3;
 
@@ -28,7 +44,7 @@ export const feetFirst: Rule = {
   id: 'feet-first',
   name: 'Feet first',
   statement:
-    'On the machine the feet come first: no jump, no standing and nothing hard before footwork.',
+    'On the machine footwork comes before all other work; no jump, no standing and nothing hard goes without it.',
   kind: 'order',
   why: 'Pressing with the feet on heavy springs wakes the whole body lying, and shows how the carriage moves.',
   usually: 'must',
@@ -39,7 +55,7 @@ export const feetFirst: Rule = {
       marks: {
         leaves: (worked) => (isFootwork(worked) ? ['feet'] : []),
         wants: (worked, { plan, worked: all }) =>
-          plan.machine === 'reformer' && wantsFeetFirst(worked) && all.some(isFootwork)
+          plan.machine === 'reformer' && standsBehindFeet(worked) && all.some(isFootwork)
             ? ['feet']
             : [],
       },
@@ -47,7 +63,8 @@ export const feetFirst: Rule = {
   ],
   find(context) {
     if (context.plan.machine !== 'reformer') return [];
-    const early = context.worked.find(wantsFeetFirst);
+    const hasFootwork = context.worked.some(isFootwork);
+    const early = context.worked.find(hasFootwork ? standsBehindFeet : wantsFeetFirst);
     if (!early || context.worked.some((each) => each.at < early.at && isFootwork(each))) return [];
     return [tooEarly(context, early)];
   },

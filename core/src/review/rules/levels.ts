@@ -7,7 +7,6 @@ const lies = ({ timed }: Placeable) => timed.position === 'supine' || timed.posi
 const standsOnIt = ({ timed, exercise }: Placeable) =>
   timed.position === 'standing' && exercise.machine === 'reformer' && !isOverTheBar(exercise.slug);
 
-const isLow = (each: Placeable) => lies(each) || each.timed.position === 'kneeling';
 const works = ({ exercise }: Placeable) => exercise.family !== 'release';
 
 export const levels: Rule = {
@@ -21,7 +20,10 @@ export const levels: Rule = {
     {
       cost: 'moves',
       comesFirst: (first, second) =>
-        standsOnIt(second) && first.exercise.machine === 'reformer' && isLow(first) && works(first)
+        standsOnIt(second) &&
+        first.exercise.machine === 'reformer' &&
+        !standsOnIt(first) &&
+        works(first)
           ? `${second.exercise.name} stands, and nobody goes down again for ${first.exercise.name}`
           : undefined,
     },

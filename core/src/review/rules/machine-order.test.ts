@@ -20,7 +20,10 @@ describe('feet-first', () => {
   const of = (slugs: string[]) => findingsOf('feet-first', on(slugs), catalogue);
 
   it('wants footwork before a jump, standing, and what is hard: common practice', () => {
-    expect(of(['lie', 'jumps', 'feet'])[0]?.sentence).toBe('jumps comes before any footwork.');
+    expect(of(['jumps', 'feet'])[0]?.sentence).toBe('jumps comes before any footwork.');
+    // All other work too, where there is footwork.
+    expect(of(['lie', 'jumps', 'feet'])[0]?.sentence).toBe('lie comes before any footwork.');
+    expect(of(['let-go', 'feet', 'lie'])).toEqual([]);
     expect(of(['stand', 'feet'])).toHaveLength(1);
     expect(of(['feet', 'stand', 'jumps'])).toEqual([]);
     expect(of(['lie', 'let-go'])).toEqual([]);
