@@ -80,6 +80,8 @@ const ARRIVE: Block = {
   exercises: [1, 1],
   fits: (choice) => lies(choice) && ofFamily('awareness')(choice),
   holds: [ofFamily('awareness')],
+  // Two minutes of the carriage are an arrival; twice as much is padding.
+  most: [[ofFamily('awareness'), 1]],
 };
 
 const feet = (minutes: number): Block => ({

@@ -155,10 +155,10 @@ function FindingCard({ finding, children }: { finding: Finding; children: ReactN
         finding.binding ? 'border-copper-line bg-copper-soft' : 'border-line bg-paper',
       )}
     >
-      <div className="flex items-start gap-2">
+      <div className="flex items-start gap-2 md:max-lg:flex-wrap">
         <button
           type="button"
-          className="line-clamp-2 min-w-0 flex-1 text-left leading-snug font-semibold"
+          className="line-clamp-2 min-w-0 flex-1 text-left leading-snug font-semibold md:max-lg:basis-full"
           title={finding.sentence}
           onClick={() => {
             focus(findingId(finding));

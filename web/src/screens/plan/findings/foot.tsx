@@ -17,7 +17,7 @@ export function Foot() {
   const { analysis, preview } = usePlanScreen();
   const shown = preview ?? analysis;
   return (
-    <footer className="flex shrink-0 items-stretch gap-3 border-t border-line bg-leaf px-3 max-md:flex-wrap max-md:gap-y-1 max-md:py-1.5 md:h-[5.75rem] md:px-4">
+    <footer className="flex shrink-0 items-stretch gap-3 border-t border-line bg-leaf px-3 max-md:flex-wrap max-md:gap-y-1 max-md:py-1.5 md:h-36 lg:h-[5.75rem] md:px-4">
       <Total />
       <div className="self-center max-lg:hidden">
         <Balance>
