@@ -281,6 +281,14 @@ describe('wrenfern draft', () => {
     expect(text).not.toContain('Plank,');
   });
 
+  it('tells on the machine how it is set, where that changes, and what is gone through twice', () => {
+    const path = write('machine.json', JSON.stringify({ targetS: 3000, machine: 'reformer' }));
+    const text = run(['draft', path], DAY, solve);
+    expect(text).toContain('    [Two heavy · bar middle · headrest up · feet to bar]\n    Arrive');
+    expect(text).toMatch(/Footwork, heels, parallel 10 times · toes, parallel 10 times/);
+    expect(text).toMatch(/\n {4}2 rounds:\n {6}\[Springs: /);
+  });
+
   it('names the wishes that are in the way of one another', () => {
     const wishes = { ...(readExample(WISHES) as object), never: ['clam'] };
     const path = write('wishes.json', JSON.stringify(wishes));

@@ -1,4 +1,6 @@
 import { springWords, type Gear, type GearPart } from '../movement/gear.ts';
+import { capital } from '../movement/words.ts';
+import type { GearBlock } from './gear-blocks.ts';
 import { springName, type Machines } from './machines.ts';
 
 /** The parts of a gear as they are told, springs first; what there is none of is not told. */
@@ -49,4 +51,16 @@ export function partWords(gear: Gear, part: GearPart, machines: Machines): strin
     case 'facing':
       return gear.facing ?? 'as it is';
   }
+}
+
+/** How a block is set: all of it at first, then what is changed. */
+export function settingWords(
+  { gear, changes }: Pick<GearBlock, 'gear' | 'changes'>,
+  machines: Machines,
+): string {
+  const words =
+    changes.length > 0
+      ? changes.map((part) => `${GEAR_PART_WORDS[part]}: ${partWords(gear, part, machines)}`)
+      : gearWords(gear, machines);
+  return capital(words.join(' · '));
 }

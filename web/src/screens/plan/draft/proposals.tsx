@@ -11,7 +11,7 @@ import { rulesOf } from '@wrenfern/core/plan/schools';
 import { showClock } from '@wrenfern/core/plan/show-time';
 import { describeItemDose } from '@wrenfern/core/plan/variants';
 import type { GearBlock } from '@wrenfern/core/room/gear-blocks';
-import { GEAR_PART_WORDS, gearWords, partWords } from '@wrenfern/core/room/gear-words';
+import { settingWords } from '@wrenfern/core/room/gear-words';
 import type { WholeClass } from '@wrenfern/contract/classes';
 import { useCatalogue, useKnownExercises } from '../../../data/catalogue.tsx';
 import { analyseClass } from '../../../data/class-analysis.ts';
@@ -119,15 +119,6 @@ function Card({ proposal, lesson, wishes, onUse }: CardProps) {
       ))}
     </article>
   );
-}
-
-/** All of it at first, then what is changed. */
-function settingWords({ gear, changes }: GearBlock, machines: WholeClass['machines']): string {
-  const words =
-    changes.length > 0
-      ? changes.map((part) => `${GEAR_PART_WORDS[part]}: ${partWords(gear, part, machines)}`)
-      : gearWords(gear, machines);
-  return capital(words.join(' · '));
 }
 
 interface ItemProps {
