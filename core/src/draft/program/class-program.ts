@@ -15,7 +15,10 @@ import { climbRows, themeRows } from './wish-rows.ts';
 /** Seconds by which the plain sum of lengths may miss the hour; the doses take up the rest. */
 const SLACK_S = 30;
 /** How much of the work may be that of an earlier proposal; where there is too little to choose from, more. */
-const SAME_AT_MOST = { mat: 0.6, reformer: 0.7, few: 0.85 } as const;
+const SAME_AT_MOST = {
+  usual: { mat: 0.6, reformer: 0.7 },
+  ofFew: { mat: 0.7, reformer: 0.75 },
+} as const;
 /** What stands in an earlier proposal already: three drafts are three classes. */
 const AGAIN = 8;
 const HARD_FROM = 3;
@@ -76,7 +79,7 @@ export function classProgram(input: ProgramInput): string {
   }
   for (const slugs of input.earlier) {
     const again = new Set(slugs);
-    const most = SAME_AT_MOST[input.isOfFew ? 'few' : wishes.machine];
+    const most = SAME_AT_MOST[input.isOfFew ? 'ofFew' : 'usual'][wishes.machine];
     rows.total((choice) => (isWork(choice) ? Number(again.has(choice.exercise.slug)) - most : 0), {
       most: 0,
     });
