@@ -20,7 +20,7 @@ export interface Block {
   isSeries?: true;
   /** Gone through so many times in turn. */
   rounds?: number;
-  /** What stands on one setting of it may be gone through a second time, to fill the class. */
+  /** What it holds in one place on one setting may be gone through a second time, to fill the class. */
   mayGoRound?: true;
   /** Seconds of pause behind it. */
   pauseS?: number;
